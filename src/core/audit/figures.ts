@@ -1,0 +1,75 @@
+import { AT, type Field } from '@/core/food/nutrients';
+import { ratioBounds, shareBounds, sumBounds, type Corners } from '@/core/range/bounds';
+import { over, type Range } from '@/core/range/range';
+import type { Contribution, Nutrients } from './schema';
+
+const AMOUNTS = [
+  'energyKcal',
+  'proteinG',
+  'fatG',
+  'saturatedFatG',
+  'carbohydrateG',
+  'fibreG',
+  'sugarG',
+  'addedSugarG',
+  'freeSugarG',
+  'sodiumMg',
+  'potassiumMg',
+  'calciumMg',
+  'ironMg',
+  'weightG',
+] as const satisfies readonly Field[];
+
+const known = (r: Range): Range | null => (Number.isNaN(r.low) || Number.isNaN(r.high) ? null : r);
+type Mutable<T> = { -readonly [K in keyof T]: T[K] };
+
+/** Exact ratios of the dish; they do not depend on how it is divided. */
+interface Ratios {
+  readonly fatSharePercent: Range | null;
+  readonly sodiumMgPerKcal: Range | null;
+  readonly energyDensityKcalPer100G: Range | null;
+}
+
+/** Bounds of all figures of the whole dish; every figure null where a line's corners are missing. */
+export function totals(lines: readonly (Corners | null)[]): Nutrients {
+  const out = {} as Mutable<Nutrients>;
+  const complete = lines.every((l): l is Corners => l !== null);
+  for (const name of AMOUNTS) out[name] = complete && lines.length > 0 ? known(sumBounds(lines as Corners[], AT[name])) : null;
+  const ratios: Ratios =
+    complete && lines.length > 0
+      ? {
+          fatSharePercent: ratioBounds(lines as Corners[], AT.fatKcal, AT.energyKcal, 100),
+          sodiumMgPerKcal: ratioBounds(lines as Corners[], AT.sodiumMg, AT.energyKcal),
+          energyDensityKcalPer100G: ratioBounds(lines as Corners[], AT.energyKcal, AT.weightG, 100),
+        }
+      : { fatSharePercent: null, sodiumMgPerKcal: null, energyDensityKcalPer100G: null };
+  return { ...out, ...ratios };
+}
+
+/** Figures of one serving. The amounts divide by the servings, the ratios stay. */
+export function perServing(total: Nutrients, servings: Range): Nutrients {
+  const out = { ...total } as Mutable<Nutrients>;
+  for (const name of AMOUNTS) {
+    const value = total[name];
+    out[name] = value ? over(value, servings) : null;
+  }
+  return out;
+}
+
+/** Figures per 100 g of what goes into the dish, each bounded exactly. */
+export function per100g(lines: readonly (Corners | null)[], total: Nutrients): Nutrients {
+  const out = { ...total } as Mutable<Nutrients>;
+  const complete = lines.length > 0 && lines.every((l): l is Corners => l !== null);
+  for (const name of AMOUNTS) out[name] = complete ? ratioBounds(lines as Corners[], AT[name], AT.weightG, 100) : null;
+  return out;
+}
+
+const LINE_FIGURES = ['energyKcal', 'proteinG', 'fatG', 'carbohydrateG', 'fibreG', 'sugarG', 'addedSugarG', 'freeSugarG', 'sodiumMg'] as const satisfies readonly Field[];
+
+/** What one line brings to the whole dish. */
+export function contribution(line: Corners | null, energyOfAll: Range | null): Contribution {
+  const out = {} as Mutable<Contribution>;
+  for (const name of LINE_FIGURES) out[name] = line ? known(sumBounds([line], AT[name])) : null;
+  out.fatSharePoints = line && energyOfAll ? shareBounds(line, energyOfAll, AT.fatKcal, AT.energyKcal, 100) : null;
+  return out;
+}

@@ -1,0 +1,83 @@
+import { AT } from '@/core/food/nutrients';
+import type { Food } from '@/core/food/table';
+import type { Limit, Protocol, RoleId } from '@/core/protocol';
+import { sumBounds } from '@/core/range/bounds';
+import type { Range } from '@/core/range/range';
+import type { ReadLine } from '@/core/read/types';
+import { limitFor } from './limits';
+import type { Finding } from './schema';
+
+const few = (n: number): string => (n >= 10 ? Math.round(n).toString() : n >= 1 ? (Math.round(n * 10) / 10).toString() : Number(n.toPrecision(1)).toString());
+const span = (r: Range, unit: string) => (few(r.low) === few(r.high) ? `${few(r.best)} ${unit}` : `${few(r.low)}–${few(r.high)} ${unit}`);
+
+const HIDES: Record<string, string> = { oil: 'oil', salt: 'salt', sugar: 'sugar' };
+
+const foodsOf = (line: ReadLine): Food[] =>
+  [...line.foods, ...line.alternatives].flatMap((f) => (f.food ? [f.food] : []));
+
+/** What a banned thing is called in a line: named, or hidden in a product. */
+function banMessage(limit: Limit, line: ReadLine, value: Range): string {
+  const foods = foodsOf(line);
+  const surely = value.low > 0;
+  const maybe = surely ? '' : 'perhaps ';
+  switch (limit.of) {
+    case 'oilG': {
+      const plain = foods.some((f) => f.kindClass === 'oil');
+      return plain ? `${maybe}oil or solid fat, ${span(value, 'g')} in the dish` : `${maybe}oil in a product: ${foods.filter((f) => f.adds.includes('oil')).map((f) => f.name.toLowerCase()).join(', ')}`;
+    }
+    case 'nutG':
+      return `${maybe}a high-fat plant food, ${span(value, 'g')} in the dish`;
+    case 'refinedG':
+      return `${maybe}refined grain; the whole one is allowed`;
+    case 'addedSodiumMg':
+      return `${maybe}added salt: ${span(value, 'mg')} sodium in the dish`;
+    case 'sweetG':
+      return `${maybe}an added sweetener or juice`;
+    case 'animalG':
+      return `${maybe}an animal food, in a plant-based kitchen`;
+    default:
+      return `${maybe}${limit.label.toLowerCase()}`;
+  }
+}
+
+/** Findings of one line under a protocol; `servings` divides what the whole dish holds. */
+export function findingsOf(line: ReadLine, protocol: Protocol, role: RoleId, servings: Range): Finding[] {
+  const out: Finding[] = [];
+  const place = line.origin === 'method' ? line.span : null;
+  const at = place ? ([place[0], place[1]] as [number, number]) : null;
+  if (line.origin === 'method') out.push({ rule: 'only-in-method', level: 'watch', message: `only the method names this: ${line.foods[0]?.readings.join('; ') ?? ''}`, span: at });
+  if (line.missing === 'food') {
+    const near = line.foods.find((f) => !f.food)?.candidates[0] ?? line.alternatives.find((f) => !f.food)?.candidates[0];
+    const which = [...line.foods, ...line.alternatives].find((f) => !f.food)?.text.trim();
+    out.push({ rule: 'not-understood', level: 'watch', message: `${which ? `“${which}” is no food this kitchen knows` : 'no food was found here'}${near ? `; nearest is ${near.food.name.toLowerCase()}` : ''}`, span: at });
+  }
+  if (line.missing === 'amount') out.push({ rule: 'no-amount', level: 'watch', message: 'the amount could not be read: say it, or weigh it', span: at });
+  const { corners } = line;
+  if (corners) {
+    for (const limit of protocol.limits) {
+      const own = sumBounds([corners], AT[limit.of]);
+      if (Number.isNaN(own.high)) continue;
+      if (limit.limit === 0) {
+        if (own.high > 1e-9) out.push({ rule: limit.id, level: own.low > 1e-9 ? 'banned' : 'watch', message: banMessage(limit, line, own), span: at });
+      } else if (limit.per !== 'energy') {
+        const bound = limitFor(limit, role);
+        const low = own.low / servings.high;
+        const high = own.high / servings.low;
+        if (low > bound) out.push({ rule: limit.id, level: 'over', message: `alone more than the whole dish may hold: ${few(low)} of ${few(bound)} ${limit.unit}`, span: at });
+        else if (high > bound * 0.5) out.push({ rule: limit.id, level: 'near', message: `much of the limit: up to ${few(high)} of ${few(bound)} ${limit.unit}`, span: at });
+      }
+    }
+  }
+  for (const f of line.foods) {
+    if (!f.food) continue;
+    if (f.confidence < 0.85) out.push({ rule: 'not-sure', level: 'note', message: `read as ${f.food.name.toLowerCase()}, not quite sure`, span: at });
+    const hidden = f.food.adds.filter((a) => !(a === 'salt' && f.food?.kindClass === 'salt') && !(a === 'oil' && f.food?.kindClass === 'oil') && !(a === 'sugar' && f.food?.kindClass === 'sweet'));
+    if (hidden.length > 0) out.push({ rule: 'hidden', level: 'note', message: `bought, it usually holds ${hidden.map((h) => HIDES[h]).join(', ')}: read the label`, span: at });
+    if (f.food.kind === 'leavener' && (f.food.sodiumMg ?? 0) > 1000) out.push({ rule: 'leavener-sodium', level: 'note', message: 'a leavener: its sodium counts, though it does not taste of salt', span: at });
+    if (f.food.kind === 'salty') out.push({ rule: 'salty-seasoning', level: 'note', message: 'saltiness from a bottle is salt: its sodium is counted in full', span: at });
+    if (f.food.id === 'salt-potassium') out.push({ rule: 'potassium', level: 'watch', message: 'potassium salt can be dangerous with kidney disease and some blood-pressure medicines: ask a clinician', span: at });
+    if (f.food.id === 'kidney-beans-dry') out.push({ rule: 'kidney-beans', level: 'watch', message: 'boil dry kidney beans hard for at least 10 minutes, never only in a slow cooker (US FDA, Bad Bug Book)', span: at });
+    if (f.food.id === 'kombu') out.push({ rule: 'iodine', level: 'watch', message: 'kelp can hold very much iodine: a little, and not daily', span: at });
+  }
+  return out;
+}

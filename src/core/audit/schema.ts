@@ -1,0 +1,118 @@
+import { z } from 'zod';
+
+/** The machine-readable audit, version 1. Fields may be added; none is renamed or dropped. */
+
+export const RangeSchema = z.object({ low: z.number(), best: z.number(), high: z.number() });
+const range = RangeSchema.nullable();
+
+export const VERDICTS = ['within', 'near', 'over', 'depends', 'unknown'] as const;
+export const VerdictSchema = z.enum(VERDICTS);
+export type Verdict = z.infer<typeof VerdictSchema>;
+
+export const FindingSchema = z.object({
+  rule: z.string(),
+  level: z.enum(['banned', 'over', 'near', 'watch', 'note']),
+  message: z.string(),
+  span: z.tuple([z.number().int(), z.number().int()]).nullable(),
+});
+export type Finding = z.infer<typeof FindingSchema>;
+
+export const NutrientsSchema = z.object({
+  energyKcal: range,
+  proteinG: range,
+  fatG: range,
+  saturatedFatG: range,
+  carbohydrateG: range,
+  fibreG: range,
+  sugarG: range,
+  addedSugarG: range,
+  freeSugarG: range,
+  sodiumMg: range,
+  potassiumMg: range,
+  calciumMg: range,
+  ironMg: range,
+  weightG: range,
+  fatSharePercent: range,
+  sodiumMgPerKcal: range,
+  energyDensityKcalPer100G: range,
+});
+export type Nutrients = z.infer<typeof NutrientsSchema>;
+
+const FoodRef = z.object({ id: z.string(), name: z.string(), confidence: z.number().min(0).max(1) }).nullable();
+
+export const ContributionSchema = z.object({
+  energyKcal: range,
+  proteinG: range,
+  fatG: range,
+  fatSharePoints: range,
+  carbohydrateG: range,
+  fibreG: range,
+  sugarG: range,
+  addedSugarG: range,
+  freeSugarG: range,
+  sodiumMg: range,
+});
+export type Contribution = z.infer<typeof ContributionSchema>;
+
+export const LineSchema = z.object({
+  text: z.string(),
+  section: z.string().nullable(),
+  amount: RangeSchema.extend({ unit: z.string().nullable() }).nullable(),
+  grams: range,
+  food: FoodRef,
+  also: z.array(z.object({ text: z.string(), food: FoodRef, grams: range })),
+  alternatives: z.array(z.object({ text: z.string(), food: FoodRef, grams: range })),
+  preparation: z.array(z.string()),
+  optional: z.boolean(),
+  toTaste: z.boolean(),
+  /** Where the line is from: the list, or words of the method that no line accounts for. */
+  origin: z.enum(['ingredients', 'method']),
+  step: z.number().int().nullable(),
+  /** Why the grams and the food are read so. */
+  readings: z.array(z.string()),
+  foodSource: z.string().nullable(),
+  contribution: ContributionSchema,
+  findings: z.array(FindingSchema),
+});
+export type AuditLine = z.infer<typeof LineSchema>;
+
+export const LimitSchema = z.object({
+  id: z.string(),
+  label: z.string(),
+  unit: z.string(),
+  limit: z.number(),
+  aim: z.number().nullable(),
+  value: range,
+  /** Where the value is unknown: what the lines that are known bring for sure. */
+  atLeast: z.number().nullable(),
+  verdict: VerdictSchema,
+  source: z.string(),
+});
+export type AuditLimit = z.infer<typeof LimitSchema>;
+
+export const RecipeAuditSchema = z.object({
+  source: z.string(),
+  title: z.string(),
+  role: z.enum(['main', 'breakfast', 'side', 'sauce', 'snack']),
+  servings: RangeSchema,
+  servingsText: z.string(),
+  lines: z.array(LineSchema),
+  steps: z.array(z.object({ text: z.string(), findings: z.array(FindingSchema) })),
+  total: NutrientsSchema,
+  perServing: NutrientsSchema,
+  per100g: NutrientsSchema,
+  limits: z.array(LimitSchema),
+  allergens: z.array(z.string()),
+  verdict: VerdictSchema,
+  deciding: z.array(z.string()),
+  unresolved: z.array(z.string()),
+  problems: z.array(z.string()),
+});
+export type RecipeAudit = z.infer<typeof RecipeAuditSchema>;
+
+export const AuditSchema = z.object({
+  schema: z.literal('dulvet.audit/1'),
+  protocol: z.string(),
+  recipes: z.array(RecipeAuditSchema),
+});
+export type Audit = z.infer<typeof AuditSchema>;

@@ -1,0 +1,195 @@
+import { distance } from 'fastest-levenshtein';
+import { FOODS, type Food } from './table';
+import { isHarmless, tokens } from './tokens';
+
+/** A food that words may mean. `confidence` 0–1: how much of the words the food's name accounts for. */
+export interface Candidate {
+  readonly food: Food;
+  readonly confidence: number;
+  /** The name that matched. */
+  readonly as: string;
+}
+
+/** Below this a match is only a suggestion: the line counts as not understood. */
+export const SURE = 0.7;
+
+interface Name {
+  readonly food: Food;
+  readonly text: string;
+  readonly tokens: readonly string[];
+  readonly last: string;
+}
+
+const names: Name[] = [];
+const postings = new Map<string, number[]>();
+const exactNames = new Map<string, Name>();
+const key = (parts: readonly string[]) => [...parts].sort().join(' ');
+
+for (const food of FOODS)
+  for (const text of [food.name, ...food.names]) {
+    const list = [...new Set(tokens(text))];
+    if (list.length === 0) continue;
+    const name: Name = { food, text, tokens: list, last: tokens(text).at(-1) ?? '' };
+    // the first row that claims a name keeps it
+    if (!exactNames.has(key(list))) exactNames.set(key(list), name);
+    const index = names.push(name) - 1;
+    for (const token of list) {
+      const posting = postings.get(token);
+      if (posting) posting.push(index);
+      else postings.set(token, [index]);
+    }
+  }
+
+const vocabulary = [...postings.keys()];
+const idf = new Map(vocabulary.map((t) => [t, Math.log(1 + names.length / (postings.get(t)?.length ?? 1))]));
+const UNKNOWN_WEIGHT = 2.2;
+const KNOWN_FLOOR = 3;
+/** Words that say a state, not a food: they weigh only where the state makes another food of it. */
+const STATE = new Set(['dried', 'canned', 'cooked', 'unsalted', 'lowsalt', 'salted', 'unsweetened', 'sweetened', 'inwater', 'vegan', 'plantbased', 'nondairy', 'oilfree', 'glutenfree', 'lowfat', 'fatfree', 'light', 'fullfat', 'allpurpose', 'readymade']);
+const DRY_KINDS = new Set(['bean', 'canned-bean', 'whole-grain', 'refined-grain', 'soy', 'fruit', 'mushroom', 'vegetable', 'herb', 'seaweed']);
+
+/** How much an unmatched state word speaks against a food (0 none). */
+function stateWeight(state: string, food: Food): number {
+  switch (state) {
+    case 'unsalted':
+    case 'lowsalt':
+      return food.adds.includes('salt') ? 6 : 0;
+    case 'salted':
+      return food.adds.includes('salt') ? 0 : 6;
+    case 'unsweetened':
+      return food.adds.includes('sugar') ? 6 : 0;
+    case 'sweetened':
+      return food.adds.includes('sugar') ? 0 : 6;
+    case 'oilfree':
+      return food.adds.includes('oil') ? 8 : 0;
+    case 'fatfree':
+    case 'lowfat':
+      return (food.fatG ?? 0) > 5 ? 6 : 0;
+    case 'vegan':
+    case 'plantbased':
+    case 'nondairy':
+      return food.kindClass === 'animal' ? 30 : 0;
+    case 'cooked':
+      return DRY_KINDS.has(food.kind) && (food.waterG ?? 0) < 20 ? 6 : 0;
+    case 'dried':
+      return DRY_KINDS.has(food.kind) && (food.waterG ?? 100) > 25 ? 6 : 0;
+    case 'canned':
+      return food.kind === 'canned-bean' || food.nova >= 3 || food.kind === 'coconut' || food.kind === 'plant-milk' || food.kind === 'alcohol' ? 0 : 3;
+    default:
+      return 0;
+  }
+}
+
+/** Nearest word of the table for a misspelt one: one slip in short words, two in long ones. */
+function correct(token: string): string | null {
+  if (token.length < 5) return null;
+  const allowed = token.length >= 8 ? 2 : 1;
+  let found: string | null = null;
+  let least = allowed + 1;
+  for (const word of vocabulary) {
+    if (Math.abs(word.length - token.length) > allowed || word.length < 4) continue;
+    // the first letter is seldom wrong, and asking for it keeps "corn" from "horn"
+    if (word[0] !== token[0]) continue;
+    const d = distance(word, token);
+    if (d < least) {
+      least = d;
+      found = word;
+    }
+  }
+  return found;
+}
+
+interface Query {
+  readonly tokens: string[];
+  readonly penalty: number;
+  readonly head: string;
+}
+
+function query(phrase: string): Query {
+  let penalty = 1;
+  const list = tokens(phrase).map((token) => {
+    if (postings.has(token) || isHarmless(token) || STATE.has(token)) return token;
+    const fixed = correct(token);
+    if (fixed === null) return token;
+    penalty *= 0.92;
+    return fixed;
+  });
+  const strong = list.filter((t) => !isHarmless(t) && !STATE.has(t));
+  return { tokens: [...new Set(list)], penalty, head: strong.at(-1) ?? list.at(-1) ?? '' };
+}
+
+const cache = new Map<string, readonly Candidate[]>();
+const CACHE_LIMIT = 20_000;
+
+/**
+ * Foods that a phrase may name, the likeliest first, each with a confidence.
+ *
+ * All words of a food's name must stand in the phrase; words of the phrase that the name does not
+ * account for speak against it by how telling they are, so "tomato" is no confident match for "tomato
+ * jelly". States ("dried", "no salt added") count only where they would make another food of it.
+ *
+ * @param phrase food words without amount: "large ripe tomatoes"
+ * @param notes  words beside them that may decide a state: "no salt added, drained"
+ */
+export function findFood(phrase: string, notes = '', limit = 5): readonly Candidate[] {
+  const memo = `${phrase}\u0000${notes}\u0000${limit}`;
+  const known = cache.get(memo);
+  if (known) return known;
+  const found = search(phrase, notes, limit);
+  if (cache.size >= CACHE_LIMIT) cache.clear();
+  cache.set(memo, found);
+  return found;
+}
+
+function search(phrase: string, notes: string, limit: number): readonly Candidate[] {
+  const q = query(phrase);
+  if (q.tokens.length === 0) return [];
+  const noteStates = notes ? tokens(notes).filter((t) => STATE.has(t) || t === 'inoil') : [];
+  const all = new Set([...q.tokens, ...noteStates]);
+  const inPhrase = new Set(q.tokens);
+  const counts = new Map<number, number>();
+  for (const token of all) for (const index of postings.get(token) ?? []) counts.set(index, (counts.get(index) ?? 0) + 1);
+  const best = new Map<Food, { score: number; confidence: number; as: string }>();
+  for (const [index, count] of counts) {
+    const name = names[index];
+    if (!name || count < name.tokens.length) continue;
+    let matched = 0;
+    let rank = 0;
+    for (const token of name.tokens) {
+      const w = Math.max(idf.get(token) ?? 0, KNOWN_FLOOR);
+      rank += w;
+      matched += isHarmless(token) ? w * 0.4 : w;
+    }
+    let against = 0;
+    for (const token of all) {
+      if (name.tokens.includes(token)) continue;
+      if (STATE.has(token)) {
+        against += stateWeight(token, name.food);
+        continue;
+      }
+      if (isHarmless(token)) continue;
+      if (!inPhrase.has(token)) continue;
+      const w = postings.has(token) ? Math.max(idf.get(token) ?? 0, KNOWN_FLOOR) : UNKNOWN_WEIGHT;
+      // the last telling word names the food, the ones before it describe it
+      against += token === q.head ? w * 1.6 : w;
+    }
+    // a vegan butter is no butter, whatever the name says
+    if (name.food.kindClass === 'animal' && (all.has('vegan') || all.has('plantbased') || all.has('nondairy'))) continue;
+    if (matched <= 0) continue;
+    const confidence = (matched / (matched + against)) * q.penalty;
+    const headFirst = name.last === q.head ? 0.5 : 0;
+    const score = rank + headFirst - against * 1.5;
+    const before = best.get(name.food);
+    if (!before || score > before.score) best.set(name.food, { score, confidence, as: name.text });
+  }
+  const ranked = [...best].sort((a, b) => b[1].score - a[1].score || b[1].confidence - a[1].confidence);
+  const [first, second] = ranked;
+  return ranked.slice(0, limit).map(([food, { score, confidence, as }], i) => {
+    // two foods that account for the same words equally well: neither is sure
+    const tie = i < 2 && first && second && first[1].score - second[1].score < 0.01 && score >= second[1].score && as !== first[1].as;
+    return { food, confidence: Math.round(Math.min(1, tie ? confidence * 0.95 : confidence) * 100) / 100, as };
+  });
+}
+
+/** The food whose name is exactly these words, in any order; for finding names inside sentences. */
+export const foodOfName = (parts: readonly string[]): Food | undefined => exactNames.get(key([...new Set(parts)]))?.food;

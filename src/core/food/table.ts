@@ -1,0 +1,81 @@
+import raw from '@content/compiled/foods.json';
+import { AT, zeros } from './nutrients';
+import type { FoodRow, KindRow } from './schema';
+
+/** A food of the composition table, with its vector per gram. */
+export interface Food extends FoodRow {
+  /** Amounts per gram of edible food, in the order of FIELDS; NaN where the table does not know. */
+  readonly perGram: Float64Array;
+  readonly kindLabel: string;
+  readonly kindClass: KindRow['class'];
+}
+
+// checked by Zod when content is compiled
+const file = raw as unknown as {
+  kinds: Record<string, KindRow>;
+  portionsByKind: Record<string, Record<string, [number, number, number]>>;
+  foods: FoodRow[];
+};
+
+const TABLE_FIELDS = [
+  'energyKcal',
+  'proteinG',
+  'fatG',
+  'saturatedFatG',
+  'carbohydrateG',
+  'fibreG',
+  'sugarG',
+  'addedSugarG',
+  'freeSugarG',
+  'sodiumMg',
+  'potassiumMg',
+  'calciumMg',
+  'ironMg',
+  'waterG',
+  'alcoholG',
+] as const;
+
+/**
+ * The vector of a food per gram. Energy from fat is 9 kcal/g and from sugars 4 kcal/g (EU Regulation
+ * 1169/2011 Annex XIV). A product with oil among its ingredients counts all its fat as oil unless it is
+ * a nut or seed itself: the label does not say how much, and less would be a guess.
+ */
+function vectorOf(row: FoodRow, kind: KindRow): Float64Array {
+  const v = zeros();
+  for (const name of TABLE_FIELDS) v[AT[name]] = (row[name] ?? NaN) / 100;
+  v[AT.weightG] = 1;
+  v[AT.fatKcal] = 9 * (v[AT.fatG] as number);
+  v[AT.freeSugarKcal] = 4 * (v[AT.freeSugarG] as number);
+  const sodium = v[AT.sodiumMg] as number;
+  const added = v[AT.addedSugarG] as number;
+  if (row.adds.includes('oil')) v[AT.oilG] = kind.class === 'nut' ? 0.02 : (v[AT.fatG] as number);
+  if (kind.class === 'oil') v[AT.oilG] = 1;
+  if (kind.class === 'nut') v[AT.nutG] = 1;
+  if (kind.class === 'flax') v[AT.flaxG] = 1;
+  if (kind.class === 'refined') v[AT.refinedG] = 1;
+  if (kind.class === 'animal') v[AT.animalG] = 1;
+  if (kind.class === 'sweet') v[AT.sweetG] = 1;
+  else if (row.adds.includes('sugar')) v[AT.sweetG] = Math.max(added, 0.001);
+  if (row.adds.includes('salt')) v[AT.addedSodiumMg] = sodium;
+  return v;
+}
+
+function build(row: FoodRow): Food {
+  const kind = file.kinds[row.kind] as KindRow;
+  return { ...row, perGram: vectorOf(row, kind), kindLabel: kind.label, kindClass: kind.class };
+}
+
+/** The composition table, about 440 foods, per 100 g edible. */
+export const FOODS: readonly Food[] = file.foods.map(build);
+
+const byId = new Map(FOODS.map((food) => [food.id, food]));
+
+/** The food of an id, if there is one. */
+export const foodById = (id: string): Food | undefined => byId.get(id);
+
+/** Grams of a measure for a kind of food where the food's own row does not say: [low, best, high]. */
+export const portionOfKind = (kind: string, measure: string): readonly [number, number, number] | undefined =>
+  file.portionsByKind[kind]?.[measure];
+
+/** What a cook calls a kind: "nut or seed butter". */
+export const kindLabel = (kind: string): string => file.kinds[kind]?.label ?? kind;

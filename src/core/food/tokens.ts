@@ -1,0 +1,54 @@
+import rawWords from '@content/compiled/words.json';
+import type { Words } from './schema';
+
+// checked by Zod when content is compiled
+const words = rawWords as unknown as Words;
+const ALWAYS_PLURAL = new Set(['molasses', 'hummus', 'couscous', 'asparagus', 'watercress', 'brussels', 'citrus', 'swiss', 'cress', 'hass', 'cos', 'ras', 'herbes', 'gas', 'bus', 'less', 'glass', 'lemongrass', 'grass', 'greens']);
+const harmless = new Set(words.harmless.map(fold));
+const spelling = new Map(Object.entries(words.spelling));
+const phrasePattern = new RegExp(
+  `(?<![a-z])(?:${Object.keys(words.phrases)
+    .sort((a, b) => b.length - a.length)
+    .map((p) => p.replace(/[.*+?^${}()|[\]\\]/g, '\\$&'))
+    .join('|')})(?![a-z])`,
+  'g',
+);
+
+/** A noun's singular, as far as kitchens need: tomatoes, berries, leaves, radishes. */
+export function fold(word: string): string {
+  if (word.length < 4 || ALWAYS_PLURAL.has(word)) return word;
+  if (word.endsWith('ies') && word.length > 4) return `${word.slice(0, -3)}y`;
+  if (word.endsWith('oes')) return word.slice(0, -2);
+  if (word.endsWith('leaves')) return `${word.slice(0, -6)}leaf`;
+  if (word.endsWith('halves')) return 'half';
+  if (word.endsWith('loaves')) return 'loaf';
+  if (/(?:ch|sh|ss|x)es$/.test(word)) return word.slice(0, -2);
+  if (word.endsWith('s') && !word.endsWith('ss') && !word.endsWith('us')) return word.slice(0, -1);
+  return word;
+}
+
+/** One word in the table's spelling: no accents, no plural, one of several spellings. */
+export function normalWord(word: string): string {
+  const direct = spelling.get(word);
+  if (direct !== undefined) return direct;
+  const folded = fold(word);
+  return spelling.get(folded) ?? folded;
+}
+
+const ACCENTS = /[\u0300-\u036f]/g;
+
+/** Words of a phrase in one spelling, several-word terms as one ("no salt added" → unsalted). */
+export function tokens(phrase: string): string[] {
+  let text = phrase.toLowerCase();
+  if (/[^\x20-\x7e]/.test(text)) text = text.normalize('NFD').replace(ACCENTS, '').replace(/[’‘]/g, "'");
+  text = text.replace(phrasePattern, (m) => words.phrases[m] ?? m);
+  const out: string[] = [];
+  for (const raw of text.split(/[^a-z0-9%']+/)) {
+    const word = raw.replace(/^'+|'s?$|'+$/g, '');
+    if (word.length > 1 || word === 't') out.push(normalWord(word));
+  }
+  return out;
+}
+
+/** True for words that never change which food is meant: "large", "chopped", "organic". */
+export const isHarmless = (token: string): boolean => harmless.has(token) || /^\d/.test(token);

@@ -1,0 +1,207 @@
+import type { Measure, FoodWords } from '@/core/recipe/line';
+import { millilitres, UNITS, VAGUE, type MeasureSettings, type Unit } from '@/core/measure/units';
+import { range, type Range } from '@/core/range/range';
+import { packageShare } from '@/core/prepare/rules';
+import { portionOfKind, type Food } from './table';
+
+type Three = readonly [number, number, number];
+
+/** Grams of an amount of a food, with why. */
+export interface Weighed {
+  readonly grams: Range;
+  readonly readings: readonly string[];
+}
+
+const US_CUP_ML = 236.588;
+const ONE: Three = [1, 1, 1];
+const mul = (a: Three, b: Three): Three => [a[0] * b[0], a[1] * b[1], a[2] * b[2]];
+const per = (a: Three, n: number): Three => [a[0] / n, a[1] / n, a[2] / n];
+
+const SPOONS = { tsp: 4.92892, tbsp: 14.78676, cup: US_CUP_ML } as const;
+const PREFER: Record<string, readonly (keyof typeof SPOONS)[]> = {
+  tsp: ['tsp', 'tbsp', 'cup'],
+  tbsp: ['tbsp', 'tsp', 'cup'],
+  other: ['cup', 'tbsp', 'tsp'],
+};
+
+/** Grams per millilitre of a food as it is spooned, by the spoon nearest to the unit asked for. */
+export function densityOf(food: Food, unitId = 'other'): Three | null {
+  const order = PREFER[unitId] ?? (PREFER.other as readonly (keyof typeof SPOONS)[]);
+  for (const spoon of order) {
+    const own = food.portions[spoon];
+    if (own) return per(own, SPOONS[spoon]);
+  }
+  for (const spoon of order) {
+    const kind = portionOfKind(food.kind, spoon);
+    if (kind) return per(kind, SPOONS[spoon]);
+  }
+  return null;
+}
+
+const portion = (food: Food, measure: string): Three | null =>
+  food.portions[measure] ?? portionOfKind(food.kind, measure) ?? null;
+
+/** What stands in when a food has no portion of that name. */
+const INSTEAD: Record<string, readonly string[]> = {
+  inch: ['inch'],
+  head: ['piece'],
+  ear: ['piece'],
+  packet: ['bag', 'box', 'block'],
+  bag: ['packet'],
+  box: ['packet', 'bag'],
+  block: ['packet'],
+  jar: ['can', 'bottle'],
+  carton: ['packet', 'bottle'],
+  tub: ['packet', 'carton'],
+  bottle: ['carton', 'jar'],
+  pouch: ['packet'],
+  stalk: ['sprig', 'piece'],
+  sprig: ['stalk'],
+  stick: ['piece', 'stalk'],
+  thumb: ['inch'],
+  sheet: ['piece', 'leaf'],
+  strip: ['slice'],
+  slice: ['piece'],
+  lump: ['piece'],
+  square: ['piece'],
+  bar: ['block'],
+  tube: ['can'],
+};
+const HARD_TO_HALVE = new Set(['slice', 'stick', 'strip']);
+
+function ofPiece(food: Food, size: string | null): { grams: Three; why: string } | null {
+  if (size !== null && size !== 'medium') {
+    const own = food.portions[size];
+    if (own) return { grams: own, why: `a ${size} one: ${show(own)}` };
+  }
+  const piece = portion(food, 'piece');
+  if (!piece) return null;
+  const factor = size === null ? ONE : (VAGUE.sizes[size]?.factor ?? ONE);
+  // a size word narrows what a piece can be: it scales the middle, not the ends
+  const grams: Three = size === null ? piece : [piece[1] * factor[0], piece[1] * factor[1], piece[1] * factor[2]];
+  return { grams, why: `one${size ? ` ${size}` : ''}: ${show(grams)}` };
+}
+
+const digits = (n: number) => (n >= 10 ? Math.round(n).toString() : Number(n.toPrecision(2)).toString());
+const show = ([low, best, high]: Three) => (low === high ? `${digits(best)} g` : `${digits(low)}–${digits(high)} g`);
+
+/** Grams of what a shop prints on a packet: a tin's liquid is not what goes into the pot. */
+function ofPackage(each: NonNullable<Measure['each']>, food: Food, settings: MeasureSettings): { grams: Three; why: string } | null {
+  if (each.unit.kind === 'mass') {
+    const grams = mul(each.quantity, each.unit.size ?? ONE);
+    const share = each.drained ? null : packageShare(food);
+    if (!share) return { grams, why: `${show(grams)} in each` };
+    return { grams: mul(grams, share.factor), why: `${show(grams)} printed; ${share.says}` };
+  }
+  const ml = millilitres(each.unit, settings);
+  const density = densityOf(food);
+  return ml && density ? { grams: mul(mul(each.quantity, ml), density), why: 'by volume' } : null;
+}
+
+function ofUnit(unit: Unit, food: Food, size: string | null, settings: MeasureSettings): { grams: Three; why: string } | null {
+  if (unit.kind === 'mass') {
+    const g = unit.size ?? ONE;
+    if (food.refuse === 0) return { grams: g, why: 'weighed' };
+    const left = 1 - food.refuse / 100;
+    return { grams: [g[0] * left, g[1] * left, g[2]], why: `weighed; up to ${food.refuse} % is peel, stalk or stone` };
+  }
+  if (unit.kind === 'volume') {
+    const ml = millilitres(unit, settings);
+    const density = densityOf(food, unit.id);
+    return ml && density ? { grams: mul(ml, density), why: `1 ${unit.id}: ${show(mul(ml, density))}` } : null;
+  }
+  if (unit.kind === 'vague') {
+    const own = portion(food, unit.id);
+    const vague = VAGUE.measures[unit.id];
+    if (own) return { grams: own, why: `a ${unit.id}: ${show(own)}` };
+    const density = densityOf(food, 'tsp');
+    return vague && density ? { grams: mul(vague.ml, density), why: `a ${unit.id}: ${vague.why}` } : null;
+  }
+  if (unit.id === 'piece') return ofPiece(food, size);
+  if (unit.id === 'cm') {
+    const inch = portion(food, 'inch');
+    return inch ? { grams: per(inch, 2.54), why: `1 cm: ${show(per(inch, 2.54))}` } : null;
+  }
+  if (size !== null && unit.id === 'clove' && food.portions[size])
+    return { grams: food.portions[size] as Three, why: `a ${size} clove` };
+  const tried = [unit.id, ...(INSTEAD[unit.id] ?? [])];
+  for (const name of tried) {
+    // a food's own portion of another name is nearer than its kind's of this one
+    const own = food.portions[name];
+    if (own && !(name === 'piece' && HARD_TO_HALVE.has(unit.id) && own[1] > 60)) return sized(own, size, name);
+  }
+  for (const name of tried) {
+    const kind = portionOfKind(food.kind, name);
+    if (kind && !(name === 'piece' && HARD_TO_HALVE.has(unit.id) && kind[1] > 60)) return sized(kind, size, name);
+  }
+  return null;
+}
+
+function sized(grams: Three, size: string | null, name: string): { grams: Three; why: string } {
+  const factor = size === null ? ONE : (VAGUE.sizes[size]?.factor ?? ONE);
+  const out: Three = size === null ? grams : [grams[0] * Math.min(1, factor[0]), grams[1] * factor[1], grams[2] * Math.max(1, factor[2] * 0.8)];
+  return { grams: out, why: `${size ? `${size} ` : ''}${name}: ${show(out)}` };
+}
+
+function ofMeasure(m: Measure, food: Food, settings: MeasureSettings): { grams: Three; why: string[] } | null {
+  const quantity = mul(m.quantity, m.factor);
+  const one = m.each
+    ? ofPackage(m.each, food, settings)
+    : m.unit
+      ? ofUnit(m.unit, food, m.size, settings)
+      : ofPiece(food, m.size);
+  if (!one) return null;
+  return { grams: mul(quantity, one.grams), why: [...m.readings, one.why] };
+}
+
+const isMass = (m: Measure) => m.unit?.kind === 'mass' || m.each?.unit.kind === 'mass';
+
+/**
+ * Grams of the edible food that a line's amount allows; null where no amount is said or it cannot be
+ * weighed. A stated mass overrules a volume, a volume a count.
+ */
+export function weigh(words: FoodWords, food: Food, settings: MeasureSettings): Weighed | null {
+  const { measures, equivalent } = words;
+  if (equivalent && !measures.some(isMass)) {
+    const only = measures[0];
+    // "3 carrots (100 g each)": the mass of each, times their number
+    if (equivalent.each && only)
+      return toWeighed([ofMeasure({ ...only, each: equivalent.each, unit: null, size: null }, food, settings)]);
+    // "2 tins chickpeas (400 g)": what each tin holds
+    if (only?.unit?.package && equivalent.unit?.kind === 'mass') {
+      const each = { quantity: mul(equivalent.quantity, equivalent.factor), unit: equivalent.unit, drained: false };
+      return toWeighed([ofMeasure({ ...only, each }, food, settings)]);
+    }
+    if (equivalent.unit?.kind === 'mass' || measures.every((m) => m.unit?.kind !== 'volume'))
+      return toWeighed([ofMeasure(equivalent, food, settings)]);
+  }
+  if (measures.length === 0) return null;
+  return toWeighed(measures.map((m) => ofMeasure(m, food, settings)));
+}
+
+function toWeighed(parts: readonly ({ grams: Three; why: string[] } | null)[]): Weighed | null {
+  let sum: Three = [0, 0, 0];
+  const readings: string[] = [];
+  for (const part of parts) {
+    if (!part) return null;
+    sum = [sum[0] + part.grams[0], sum[1] + part.grams[1], sum[2] + part.grams[2]];
+    readings.push(...part.why);
+  }
+  return { grams: range(...sum), readings };
+}
+
+/** Reads an amount that is not written, by the food's kind and what it is for. */
+export function unsaid(food: Food, purpose: string | null, servings: number): Weighed | null {
+  if (purpose !== null)
+    for (const p of Object.values(VAGUE.purposes))
+      if (p.kinds.includes(food.kind) && p.names.some((n) => purpose.includes(n)))
+        return { grams: range(...p.grams), readings: [`no amount, "${purpose}": ${p.why}`] };
+  const rule = VAGUE.unsaid[food.id] ?? VAGUE.unsaid[food.kind];
+  if (!rule) return null;
+  if (rule.cookedOnly && (food.waterG ?? 0) < 40) return null;
+  const [low, best, high] = rule.perServing;
+  return { grams: range(low * servings, best * servings, high * servings), readings: [`no amount: ${rule.why}`] };
+}
+
+/** Unit of an id, for those who build measures themselves. */
+export const unit = (id: string): Unit | undefined => UNITS.get(id);

@@ -1,0 +1,126 @@
+/** Largest text that is read, in bytes of UTF-8 (1 MiB). */
+export const MOST_BYTES = 1024 * 1024;
+
+export type RecipeTexts =
+  | { readonly ok: true; readonly recipes: readonly string[] }
+  | { readonly ok: false; readonly code: 'empty' | 'too-large' | 'binary' | 'no-recipe'; readonly message: string };
+
+const byteLength = (text: string): number => new TextEncoder().encode(text).length;
+
+/**
+ * The recipes in a text, as plain text: what is HTML or schema.org JSON-LD is turned into lines first;
+ * scripts and styles are dropped, nothing in them is run. Empty, enormous and binary input is refused.
+ */
+export function recipeText(input: string): RecipeTexts {
+  if (input.length > MOST_BYTES || byteLength(input) > MOST_BYTES)
+    return { ok: false, code: 'too-large', message: 'This is over 1 MiB, larger than any recipe: paste the recipe alone.' };
+  if (isBinary(input)) return { ok: false, code: 'binary', message: 'This is not text: it may be a picture or a document file. Paste the words of the recipe.' };
+  const text = input.replace(/^\ufeff/, '').replace(/\r\n?/g, '\n');
+  if (!text.trim()) return { ok: false, code: 'empty', message: 'There is nothing here yet: paste a recipe.' };
+  const json = text.trimStart();
+  if (json.startsWith('{') || json.startsWith('[')) {
+    const found = fromJsonLd(json);
+    if (found.length > 0) return { ok: true, recipes: found };
+  }
+  if (/<\s*(?:!doctype|html|head|body|script|style|p|div|ul|ol|li|br|h[1-6]|span|table|article|section|img|a)\b/i.test(text)) {
+    const linked = [...text.matchAll(/<script\b[^>]*application\/ld\+json[^>]*>([\s\S]*?)<\/script>/gi)].flatMap((m) => fromJsonLd(m[1] ?? ''));
+    if (linked.length > 0) return { ok: true, recipes: linked };
+    const plain = fromHtml(text);
+    if (!plain.trim()) return { ok: false, code: 'no-recipe', message: 'This page holds no words to read.' };
+    return { ok: true, recipes: [plain] };
+  }
+  return { ok: true, recipes: [text] };
+}
+
+/** NUL bytes, or more control and replacement characters than text has. */
+export function isBinary(text: string): boolean {
+  if (text.includes('\u0000')) return true;
+  const sample = text.slice(0, 20_000);
+  const odd = sample.match(/[\u0001-\u0008\u000e-\u001f\u007f\ufffd]/g)?.length ?? 0;
+  return odd > 4 && odd > sample.length * 0.02;
+}
+
+const ENTITIES: Record<string, string> = { amp: '&', lt: '<', gt: '>', quot: '"', apos: "'", nbsp: ' ', frac12: '½', frac14: '¼', frac34: '¾', frasl: '/', deg: '°', ndash: '–', mdash: '—', rsquo: '’', lsquo: '‘', eacute: 'é', times: '×', hellip: '…', bull: '•' };
+
+function entities(text: string): string {
+  return text.replace(/&(#x?[0-9a-f]+|[a-z0-9]+);/gi, (whole, name: string) => {
+    if (name[0] !== '#') return ENTITIES[name.toLowerCase()] ?? whole;
+    const code = name[1]?.toLowerCase() === 'x' ? parseInt(name.slice(2), 16) : parseInt(name.slice(1), 10);
+    return code > 0 && code < 0x110000 ? String.fromCodePoint(code) : '';
+  });
+}
+
+/** Words of an HTML page, a line for each block; code, styles and comments are gone. */
+export function fromHtml(html: string): string {
+  const bare = html
+    .replace(/<!--[\s\S]*?-->/g, '')
+    .replace(/<(script|style|noscript|template|svg|head|iframe)\b[\s\S]*?(?:<\/\1\s*>|$)/gi, '')
+    .replace(/<\s*h[1-6]\b[^>]*>/gi, '\n\n# ')
+    .replace(/<\s*li\b[^>]*>/gi, '\n- ')
+    .replace(/<\s*(?:br|\/p|p|\/div|div|\/tr|\/li|\/h[1-6]|\/ul|\/ol|ul|ol|tr|section|article|table)\b[^>]*>/gi, '\n')
+    .replace(/<[^>]*>/g, '');
+  return entities(bare)
+    .split('\n')
+    .map((l) => l.replace(/\s+/g, ' ').trim())
+    .join('\n')
+    .replace(/^(?:- |# )$/gm, '')
+    .replace(/\n{3,}/g, '\n\n')
+    .trim();
+}
+
+type Json = Record<string, unknown>;
+
+function fromJsonLd(source: string): string[] {
+  let value: unknown;
+  try {
+    value = JSON.parse(source);
+  } catch {
+    return [];
+  }
+  const out: string[] = [];
+  const visit = (node: unknown, depth: number) => {
+    if (depth > 6 || node === null || typeof node !== 'object') return;
+    if (Array.isArray(node)) {
+      for (const item of node) visit(item, depth + 1);
+      return;
+    }
+    const json = node as Json;
+    const type = json['@type'];
+    if (type === 'Recipe' || (Array.isArray(type) && type.includes('Recipe'))) out.push(textOf(json));
+    else for (const key of ['@graph', 'mainEntity', 'itemListElement', 'item']) visit(json[key], depth + 1);
+  };
+  visit(value, 0);
+  return out;
+}
+
+const words = (value: unknown): string => (typeof value === 'string' || typeof value === 'number' ? fromHtml(String(value)).replace(/\n+/g, ' ') : '');
+const list = (value: unknown): unknown[] => (Array.isArray(value) ? value : value === undefined || value === null ? [] : [value]);
+
+function textOf(recipe: Json): string {
+  const yields = list(recipe.recipeYield).map(words).filter(Boolean);
+  const said = yields.find((y) => /[a-z]/i.test(y)) ?? yields[0];
+  const serves = said ? (/^\d[\d\s–-]*$/.test(said) ? `Serves ${said}` : /^(?:serves|makes|yield|feeds)/i.test(said) || /serving|people|portion/i.test(said) ? said : `Makes ${said}`) : null;
+  const ingredients = [...list(recipe.recipeIngredient), ...list(recipe.ingredients)].map(words).filter(Boolean);
+  const steps: string[] = [];
+  const visit = (step: unknown) => {
+    if (typeof step === 'string') steps.push(...fromHtml(step).split('\n').filter(Boolean));
+    else if (Array.isArray(step)) step.forEach(visit);
+    else if (step && typeof step === 'object') {
+      const { text, name, itemListElement } = step as Json;
+      if (itemListElement) list(itemListElement).forEach(visit);
+      else if (text ?? name) steps.push(words(text ?? name));
+    }
+  };
+  visit(recipe.recipeInstructions);
+  return [
+    `# ${words(recipe.name) || 'Untitled recipe'}`,
+    ...(serves ? ['', serves] : []),
+    '',
+    '## Ingredients',
+    ...ingredients.map((i) => `- ${i}`),
+    '',
+    '## Method',
+    ...steps.map((s, i) => `${i + 1}. ${s.replace(/^\d+[.)]\s*/, '')}`),
+    '',
+  ].join('\n');
+}

@@ -1,0 +1,125 @@
+import { numericQuantity } from 'numeric-quantity';
+
+/** A number as a cook writes it, read from a position of a line. */
+export interface Quantity {
+  readonly low: number;
+  readonly best: number;
+  readonly high: number;
+  /** Position after it. */
+  readonly end: number;
+  /** True for "a", "an": the article may as well belong to the food. */
+  readonly article: boolean;
+}
+
+const WORDS: Record<string, number> = {
+  a: 1,
+  an: 1,
+  one: 1,
+  two: 2,
+  three: 3,
+  four: 4,
+  five: 5,
+  six: 6,
+  seven: 7,
+  eight: 8,
+  nine: 9,
+  ten: 10,
+  eleven: 11,
+  twelve: 12,
+  fifteen: 15,
+  sixteen: 16,
+  twenty: 20,
+  both: 2,
+};
+const wordList = Object.keys(WORDS).join('|');
+const FRACTIONS: Record<string, number> = { half: 1 / 2, third: 1 / 3, quarter: 1 / 4, eighth: 1 / 8, fifth: 1 / 5, tenth: 1 / 10, thirds: 1 / 3, quarters: 1 / 4, eighths: 1 / 8, fifths: 1 / 5 };
+
+const NUMBER = /(\d+)[ ]*-[ ]*(\d+\/\d+)(?![\d/])|(\d+)[ ]+(\d+\/\d+)(?![\d/])|(\d+\/\d+)(?![\d/])|(\d{1,3}(?:,\d{3})+(?!\d)|\d+[.,]\d+|\d+|\.\d+)/y;
+const VAGUE_COUNTS: readonly (readonly [RegExp, number, number, number])[] = [
+  [/(?:a )?couple(?: of)?\b/y, 2, 2, 3],
+  [/a few\b|few\b/y, 2, 3, 5],
+  [/several\b/y, 3, 4, 7],
+  [/(?:half a|a half|half) dozen\b/y, 6, 6, 6],
+  [/(?:a |one |1 )?dozen\b/y, 12, 12, 12],
+  [/two dozen\b|2 dozen\b/y, 24, 24, 24],
+];
+const HALF_FIRST = /(?:about )?(?:(?:a|one) )?(half|third|quarter|eighth)(?: of)?(?:[ -](?:a|an|the)\b)?(?![ ]*[-]?inch)(?= |-|$)/y;
+const MANY_PARTS = /(two|three|2|3)[ -](thirds|quarters|eighths|fifths)(?: of)?(?: (?:a|an|the)\b)?/y;
+const WORD = new RegExp(`(${wordList})\\b(?:[ -]and[ -]a[ -](half|quarter|third)\\b)?`, 'y');
+const DIGITS_AND_A_HALF = /(?: and)? (?:a )(half|quarter|third)\b/y;
+
+function single(text: string, at: number): { value: readonly [number, number, number]; end: number; article: boolean } | null {
+  for (const [pattern, low, best, high] of VAGUE_COUNTS) {
+    pattern.lastIndex = at;
+    if (pattern.test(text)) return { value: [low, best, high], end: pattern.lastIndex, article: false };
+  }
+  MANY_PARTS.lastIndex = at;
+  const parts = MANY_PARTS.exec(text);
+  if (parts) {
+    const value = (WORDS[parts[1] ?? ''] ?? Number(parts[1])) * (FRACTIONS[parts[2] ?? ''] ?? NaN);
+    return { value: [value, value, value], end: MANY_PARTS.lastIndex, article: false };
+  }
+  HALF_FIRST.lastIndex = at;
+  const half = HALF_FIRST.exec(text);
+  if (half) {
+    const value = FRACTIONS[half[1] ?? ''] ?? NaN;
+    return { value: [value, value, value], end: HALF_FIRST.lastIndex, article: false };
+  }
+  NUMBER.lastIndex = at;
+  const number = NUMBER.exec(text);
+  if (number) {
+    let end = NUMBER.lastIndex;
+    const fraction = number[2] ?? number[4] ?? number[5];
+    const whole = number[1] ?? number[3];
+    let value: number;
+    if (fraction !== undefined) {
+      const part = numericQuantity(fraction, { round: false });
+      // "1-1/2" is one and a half, but "1-3/2" or "2-5/4" would be no cook's number
+      value = whole === undefined ? part : Number(whole) + part;
+      if (whole !== undefined && part >= 1) return null;
+    } else {
+      const digits = number[6] ?? '';
+      value = /^\d{1,3}(,\d{3})+$/.test(digits) ? Number(digits.replaceAll(',', '')) : Number(digits.replace(',', '.'));
+      DIGITS_AND_A_HALF.lastIndex = end;
+      const more = DIGITS_AND_A_HALF.exec(text);
+      if (more) {
+        value += FRACTIONS[more[1] ?? ''] ?? 0;
+        end = DIGITS_AND_A_HALF.lastIndex;
+      }
+    }
+    return Number.isFinite(value) ? { value: [value, value, value], end, article: false } : null;
+  }
+  WORD.lastIndex = at;
+  const word = WORD.exec(text);
+  if (word) {
+    const value = (WORDS[word[1] ?? ''] ?? NaN) + (word[2] ? (FRACTIONS[word[2]] ?? 0) : 0);
+    const article = (word[1] === 'a' || word[1] === 'an') && !word[2];
+    return { value: [value, value, value], end: WORD.lastIndex, article };
+  }
+  return null;
+}
+
+const JOIN = /[ ]*(?:-|to\b|or\b|up to\b)[ ]*/y;
+
+/**
+ * Reads a quantity: "2", "1 1/2", "1-1/2", "2,5", "1,000", "half a", "a dozen", "a couple of",
+ * "2 to 2 1/2", "4-6", "2 or 3", "one and a half". Expects text in lower case with vulgar fractions
+ * written out (see recipe/clean).
+ *
+ * @returns null where no quantity stands at the position.
+ */
+export function readQuantity(text: string, at: number): Quantity | null {
+  const first = single(text, at);
+  if (!first) return null;
+  JOIN.lastIndex = first.end;
+  if (!first.article && JOIN.test(text)) {
+    const second = single(text, JOIN.lastIndex);
+    const low = first.value[0];
+    if (second && !second.article && second.value[2] > low && /[ a-z(]|$/.test(text[second.end] ?? ' ')) {
+      const high = second.value[2];
+      return { low, best: (low + high) / 2, high, end: second.end, article: false };
+    }
+  }
+  const [low, best, high] = first.value;
+  return { low, best, high, end: first.end, article: first.article };
+}

@@ -1,0 +1,65 @@
+import { AT, scaled, summed, zeros } from '@/core/food/nutrients';
+import type { Food } from '@/core/food/table';
+import { add, type Range } from '@/core/range/range';
+import type { Corners } from '@/core/range/bounds';
+
+/** One way to read a line: this food, these grams, with this factor on its sodium. */
+export interface Option {
+  readonly food: Food;
+  readonly grams: Range;
+  readonly sodium: readonly [number, number, number];
+}
+
+function corner(food: Food, grams: number, sodium: number): Float64Array {
+  const v = scaled(food.perGram, grams);
+  if (sodium !== 1) {
+    v[AT.sodiumMg] = (v[AT.sodiumMg] as number) * sodium;
+    v[AT.addedSodiumMg] = (v[AT.addedSodiumMg] as number) * sodium;
+  }
+  return v;
+}
+
+function cornersOf({ food, grams, sodium }: Option): Float64Array[] {
+  const out = [corner(food, grams.best, sodium[1])];
+  const amounts = grams.low === grams.high ? [grams.best] : [grams.low, grams.high];
+  const factors = sodium[0] === sodium[2] ? [sodium[1]] : [sodium[0], sodium[2]];
+  for (const g of amounts) for (const s of factors) if (g !== grams.best || s !== sodium[1]) out.push(corner(food, g, s));
+  return out;
+}
+
+/**
+ * The corners of a line that is read in one of several ways, the first way's best first. Where it is
+ * optional, nothing at all is a corner too.
+ */
+export function cornersOfLine(options: readonly Option[], optional: boolean): Corners {
+  const out = options.flatMap(cornersOf);
+  if (optional) out.push(zeros());
+  return out;
+}
+
+/** Corners of two foods of one line that both go in: every pair of theirs. */
+export function together(a: Corners, b: Corners): Corners {
+  const out: Float64Array[] = [];
+  for (const x of a) for (const y of b) out.push(summed([x, y]));
+  return out.length > 64 ? boxed(a, b) : out;
+}
+
+/**
+ * Too many pairs: the component-wise ends of both. Wider than the truth, so nothing is called within
+ * that is not.
+ */
+function boxed(a: Corners, b: Corners): Corners {
+  const best = summed([a[0] as Float64Array, b[0] as Float64Array]);
+  const low = zeros();
+  const high = zeros();
+  for (let i = 0; i < best.length; i += 1) {
+    const of = (c: Corners) => c.map((v) => v[i] as number);
+    low[i] = Math.min(...of(a)) + Math.min(...of(b));
+    high[i] = Math.max(...of(a)) + Math.max(...of(b));
+  }
+  return [best, low, high];
+}
+
+/** Grams of several foods of one line together. */
+export const gramsTogether = (parts: readonly (Range | null)[]): Range | null =>
+  parts.reduce<Range | null>((sum, part) => (sum && part ? add(sum, part) : null), { low: 0, best: 0, high: 0 });

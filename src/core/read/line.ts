@@ -1,0 +1,215 @@
+import { findFood, SURE, type Candidate } from '@/core/food/find';
+import { foodById, type Food } from '@/core/food/table';
+import { tokens } from '@/core/food/tokens';
+import { unsaid, weigh, type Weighed } from '@/core/food/weigh';
+import { preparationEffect } from '@/core/prepare/rules';
+import { exact, hull, type Range } from '@/core/range/range';
+import { readLineWords, type FoodWords, type LineWords } from '@/core/recipe/line';
+import type { SourceLine } from '@/core/recipe/parse';
+import { cornersOfLine, together, type Option } from './corners';
+import type { ReadFood, ReadLine, ReadSettings } from './types';
+
+interface Found {
+  readonly food: Food | null;
+  readonly confidence: number;
+  readonly candidates: readonly Candidate[];
+}
+
+const NOTHING: Found = { food: null, confidence: 0, candidates: [] };
+
+const fromCan = (words: FoodWords) => words.measures.some((m) => m.unit?.id === 'can' || (m.unit?.package && m.each));
+
+/** The food a phrase names, helped by its container and what is done with it. */
+function find(words: FoodWords): Found {
+  const can = words.measures.some((m) => m.unit?.id === 'can');
+  const phrase = can && !/\b(?:canned|tinned)\b/.test(words.food) ? `canned ${words.food}` : words.food;
+  let candidates = findFood(phrase, words.notes);
+  let best = candidates[0];
+  // beans that are drained came out of a can or a jar
+  const packaged = words.measures.some((m) => m.unit?.package);
+  const drained = /\bdrained\b/.test(words.notes) && !/\b(?:soaked|cooked|boiled)\b/.test(words.notes);
+  if (!can && best?.food.kind === 'bean' && (drained || packaged) && best.food.might.some((id) => foodById(id)?.kind === 'canned-bean')) {
+    const again = findFood(`canned ${words.food}`, words.notes);
+    if (again[0] && again[0].confidence >= SURE) {
+      candidates = again;
+      best = again[0];
+    }
+  }
+  if (!best) return NOTHING;
+  return { food: best.confidence >= SURE ? best.food : null, confidence: best.confidence, candidates };
+}
+
+/** Other foods the same words allow, by the row's `might`, unless the words rule them out. */
+function mightBe(food: Food, words: FoodWords): Food[] {
+  if (food.might.length === 0) return [];
+  const said = new Set(tokens(`${words.food} ${words.notes}`));
+  return food.might.flatMap((id) => {
+    const other = foodById(id);
+    if (!other) return [];
+    const theirs = new Set(tokens(other.name));
+    const ruledOut = tokens(food.name).some((t) => !theirs.has(t) && said.has(t));
+    return ruledOut ? [] : [other];
+  });
+}
+
+interface Item {
+  readonly read: ReadFood;
+  readonly options: readonly Option[] | null;
+}
+
+const PIECE_ONLY_ARTICLE = (words: FoodWords) =>
+  words.measures.length === 1 && words.measures[0]?.unit === null && !words.measures[0].stated && !words.measures[0].each;
+
+function readFood(words: FoodWords, found: Found, line: LineWords, settings: ReadSettings, servings: number): Item {
+  const { food, confidence, candidates } = found;
+  const base = { text: words.food, food, confidence, candidates };
+  if (!food) return { read: { ...base, grams: null, readings: [], might: [] }, options: null };
+  const amountOf = (f: Food): Weighed | null => {
+    const weighed = weigh(words, f, settings.measures);
+    if (weighed) return weighed;
+    if (words.measures.length === 0 || PIECE_ONLY_ARTICLE(words)) return unsaid(f, line.purpose, servings);
+    return null;
+  };
+  const main = amountOf(food);
+  const readings: string[] = [...(main?.readings ?? [])];
+  const said = `${words.food}, ${words.notes}`;
+  const effectOf = (f: Food) => preparationEffect(f, said, fromCan(words) || f.kind === 'canned-bean');
+  const effect = effectOf(food);
+  if (effect) readings.push(`${effect.says} (${effect.source})`);
+  const might = mightBe(food, words);
+  const options: Option[] = [];
+  if (main) {
+    options.push({ food, grams: withMore(main.grams, food, line, servings), sodium: effect?.sodium ?? [1, 1, 1] });
+    for (const other of might) {
+      const weighed = amountOf(other);
+      // a food that cannot be measured this way is not what the words mean
+      if (weighed) options.push({ food: other, grams: withMore(weighed.grams, other, line, servings), sodium: effectOf(other)?.sodium ?? [1, 1, 1] });
+    }
+  }
+  const first = options[0];
+  const others = options.slice(1).map((o) => o.food);
+  if (others.length > 0) readings.push(`the words may also mean ${others.map((f) => f.name.toLowerCase()).join(' or ')}`);
+  if (line.plusMore !== null && first && main && first.grams.high > main.grams.high) readings.push(`“${line.plusMore}”: more goes in`);
+  const grams: Range | null = first ? first.grams : null;
+  return { read: { ...base, grams, readings, might: others }, options: options.length > 0 ? options : null };
+}
+
+/** "plus more for dusting": what else may go in. */
+function withMore(grams: Range, food: Food, line: LineWords, servings: number): Range {
+  if (line.plusMore === null) return grams;
+  const more = unsaid(food, line.plusMore, servings);
+  const extra = more ? more.grams : { low: 0, best: 0, high: grams.high * 0.5 };
+  return { low: grams.low, best: grams.best + extra.low, high: grams.high + extra.high };
+}
+
+/** "red or green pepper": the first half borrows the second half's noun. */
+function withBorrowedNoun(words: FoodWords, alternatives: LineWords['alternatives']): FoodWords | null {
+  const other = alternatives[0];
+  if (!other) return null;
+  const noun = other.food.split(' ').slice(1).join(' ');
+  if (!noun) return null;
+  return { ...words, food: `${words.food} ${noun}`.trim() };
+}
+
+/** Reads one ingredient line: which foods, how many grams, and all that its words allow. */
+export function readLine(line: SourceLine, settings: ReadSettings, servings: number): ReadLine {
+  const words = readLineWords(line.text);
+  const correction = settings.corrections[line.text];
+  let foods = [...words.foods];
+  let found = foods.map(find);
+  if (foods.length > 1) {
+    const whole: FoodWords = { ...(foods[0] as FoodWords), food: words.together };
+    const wholeFound = find(whole);
+    const each = found.every((f) => f.food !== null);
+    const wholeIsName = (wholeFound.candidates[0]?.confidence ?? 0) >= 0.9;
+    // "peeled and diced potatoes" is one food; "salt and pepper" are two
+    if (!each || wholeIsName) {
+      foods = [whole];
+      found = [wholeFound];
+      if (!wholeFound.food) {
+        const only = words.foods.map((f) => ({ f, hit: find(f) })).filter(({ f, hit }) => hit.food !== null || !/^[a-z]+(?:ed|ly)$/.test(f.food));
+        const telling = only.length === 1 ? only[0] : undefined;
+        if (telling?.hit.food) {
+          foods = [{ ...telling.f, measures: words.foods[0]?.measures ?? [], equivalent: words.foods[0]?.equivalent ?? null }];
+          found = [telling.hit];
+        }
+      }
+    }
+  }
+  const first = foods[0] as FoodWords;
+  let alternatives = [...words.alternatives];
+  const strong = tokens(first.food).length > 0 && !found[0]?.food;
+  if (strong || first.food.trim() === '') {
+    const borrowed = withBorrowedNoun(first, alternatives);
+    const hit = borrowed ? find(borrowed) : NOTHING;
+    if (borrowed && hit.food) {
+      foods[0] = borrowed;
+      found[0] = hit;
+    } else if (alternatives[0] && /^[a-z-]*(?: ?(?:fresh|frozen|dried|canned|chopped|sliced|raw|toasted|ground))?$/.test(first.food)) {
+      // "fresh or frozen peas": the second half is the food
+      const alt = alternatives[0];
+      const altFound = find(alt);
+      if (altFound.food && tokens(first.food).every((t) => !findFood(t, '', 1)[0])) {
+        foods[0] = { ...first, food: alt.food };
+        found[0] = find(foods[0]);
+        alternatives = alternatives.slice(1);
+      }
+    }
+  }
+  if (correction?.foodId) {
+    const chosen = foodById(correction.foodId) ?? null;
+    if (chosen) {
+      foods = [foods[0] as FoodWords];
+      found = [{ food: chosen, confidence: 1, candidates: found[0]?.candidates ?? [] }];
+      alternatives = [];
+    }
+  }
+  let items = foods.map((f, i) => readFood(f, found[i] ?? NOTHING, words, settings, servings));
+  if (correction?.foodId) items = items.map(settled);
+  if (correction?.grams !== undefined) items = items.map((item, i) => (i === 0 ? weighed(item, correction.grams as number) : item));
+  const altItems = alternatives.map((alt) => readFood(alt, find(alt), words, settings, servings)).filter((a) => a.read.food !== null || a.read.candidates.length > 0 || a.read.text.length > 2);
+  const missing = items.some((i) => !i.read.food) ? 'food' : items.some((i) => !i.options) ? 'amount' : null;
+  const altMissing = altItems.some((i) => !i.options);
+  const optional = words.optional;
+  let corners = null;
+  if (missing === null && !altMissing) {
+    const [head, ...others] = items;
+    const options = [...(head?.options ?? []), ...altItems.flatMap((a) => a.options ?? [])];
+    corners = cornersOfLine(options, optional);
+    for (const other of others) corners = together(corners, cornersOfLine(other.options ?? [], optional));
+  }
+  return {
+    line,
+    words,
+    origin: 'ingredients',
+    step: null,
+    span: null,
+    foods: items.map((i) => i.read),
+    alternatives: altItems.map((i) => i.read),
+    optional,
+    toTaste: words.toTaste,
+    corrected: correction !== undefined,
+    corners,
+    missing: missing ?? (altMissing ? (altItems.some((a) => !a.read.food) ? 'food' : 'amount') : null),
+  };
+}
+
+/** The cook said which food it is: nothing else is meant. */
+function settled(item: Item): Item {
+  return { read: { ...item.read, might: [], readings: [...item.read.readings.filter((r) => !r.startsWith('the words may')), 'you chose this food'] }, options: item.options ? item.options.slice(0, 1) : null };
+}
+
+/** The cook weighed it. */
+function weighed(item: Item, grams: number): Item {
+  const { food } = item.read;
+  if (!food) return item;
+  const kept = item.options?.length ? item.options : [{ food, grams: exact(grams), sodium: [1, 1, 1] as const }];
+  return {
+    read: { ...item.read, grams: exact(grams), readings: [...item.read.readings, `you said ${grams} g`] },
+    options: kept.map((o) => ({ ...o, grams: exact(grams) })),
+  };
+}
+
+/** Widest grams of a line over all its options, for showing. */
+export const widestGrams = (line: ReadLine): Range | null =>
+  [...line.foods, ...line.alternatives].reduce<Range | null>((sum, f) => (f.grams ? (sum ? hull(sum, f.grams) : f.grams) : sum), null);

@@ -1,0 +1,65 @@
+import { VAGUE } from '@/core/measure/units';
+import { exact, range, type Range } from '@/core/range/range';
+import type { Recipe } from '@/core/recipe/parse';
+import { cornersOfLine } from './corners';
+import { readLine } from './line';
+import { readMethod, type Mention } from './method';
+import type { ReadLine, ReadRecipe, ReadServings, ReadSettings } from './types';
+
+const cache = new Map<string, ReadLine>();
+const CACHE_LIMIT = 5000;
+
+/** Reads a line, or gives the reading it had: lines do not depend on each other. */
+function remembered(line: Recipe['lines'][number], settings: ReadSettings, servings: number): ReadLine {
+  const correction = settings.corrections[line.text];
+  if (correction) return readLine(line, settings, servings);
+  const key = `${servings}|${settings.measures.cup}|${settings.measures.tablespoon}|${line.text}`;
+  const known = cache.get(key);
+  if (known) return { ...known, line };
+  const read = readLine(line, settings, servings);
+  if (cache.size >= CACHE_LIMIT) cache.clear();
+  cache.set(key, read);
+  return read;
+}
+
+function readServings(recipe: Recipe, override: number | undefined): ReadServings {
+  if (override !== undefined) return { range: exact(override), said: true, text: `you said ${override}` };
+  if (recipe.servings) return { range: recipe.servings.range, said: true, text: recipe.servings.text };
+  return { range: range(...VAGUE.servings.unsaid), said: false, text: VAGUE.servings.why };
+}
+
+/** A mention in the method as a line of its own, so that the ledger adds up. */
+function lineOfMention(mention: Mention, recipe: Recipe, settings: ReadSettings): ReadLine {
+  const step = recipe.steps[mention.step] as Recipe['steps'][number];
+  const start = step.start + mention.span[0];
+  const line = { text: mention.words, start, end: step.start + mention.span[1], section: 'From the method' };
+  const correction = settings.corrections[`method: ${step.text.slice(...mention.span)}`];
+  const grams: Range | null = correction?.grams !== undefined ? exact(correction.grams) : mention.grams;
+  return {
+    line,
+    words: null,
+    origin: 'method',
+    step: mention.step,
+    span: mention.span,
+    foods: [{ text: mention.words, food: mention.food, confidence: 1, candidates: [], grams, readings: correction?.grams !== undefined ? [`you said ${correction.grams} g`] : [mention.why], might: [] }],
+    alternatives: [],
+    optional: false,
+    toTaste: false,
+    corrected: correction !== undefined,
+    corners: grams ? cornersOfLine([{ food: mention.food, grams, sodium: [1, 1, 1] }], false) : null,
+    missing: grams ? null : 'amount',
+  };
+}
+
+/** The recipe with every line and step read: foods, grams, and all that its words allow. */
+export function readRecipe(recipe: Recipe, settings: ReadSettings): ReadRecipe {
+  const servings = readServings(recipe, settings.servings);
+  const lines = recipe.lines.map((line) => remembered(line, settings, servings.range.best));
+  const mentions = readMethod(recipe.steps, lines, recipe.title, servings.range.best);
+  return {
+    recipe,
+    servings,
+    lines: [...lines, ...mentions.map((m) => lineOfMention(m, recipe, settings))],
+    steps: recipe.steps.map(({ text, start, end }) => ({ text, start, end })),
+  };
+}

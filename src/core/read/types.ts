@@ -1,0 +1,82 @@
+import type { MeasureSettings } from '@/core/measure/units';
+import type { Candidate } from '@/core/food/find';
+import type { Food } from '@/core/food/table';
+import type { Range } from '@/core/range/range';
+import type { Corners } from '@/core/range/bounds';
+import type { Recipe, SourceLine } from '@/core/recipe/parse';
+import type { LineWords } from '@/core/recipe/line';
+
+/** What a cook has corrected on a line; it belongs to the line's words and goes when they change. */
+export interface Correction {
+  readonly foodId?: string;
+  readonly grams?: number;
+}
+
+/** Corrections by the exact words of their line. */
+export type Corrections = Readonly<Record<string, Correction>>;
+
+export interface ReadSettings {
+  readonly measures: MeasureSettings;
+  readonly corrections: Corrections;
+  /** Overrules what the recipe says. */
+  readonly servings?: number | undefined;
+}
+
+/** One food that a line brings, or may bring. */
+export interface ReadFood {
+  readonly text: string;
+  readonly food: Food | null;
+  readonly confidence: number;
+  readonly candidates: readonly Candidate[];
+  /** Edible grams as they go into the dish; null where they cannot be known. */
+  readonly grams: Range | null;
+  /** Why these grams, why this food: one reading a string. */
+  readonly readings: readonly string[];
+  /** What else the same words may mean, by the food's row. */
+  readonly might: readonly Food[];
+}
+
+export type Origin = 'ingredients' | 'method';
+
+/** A line read: its foods, grams and all that its words allow. */
+export interface ReadLine {
+  readonly line: SourceLine;
+  readonly words: LineWords | null;
+  readonly origin: Origin;
+  /** Index of the step whose words bring it, for lines of the method. */
+  readonly step: number | null;
+  /** The words inside that step, for lines of the method. */
+  readonly span: readonly [number, number] | null;
+  /** All of them go in ("salt and pepper"). */
+  readonly foods: readonly ReadFood[];
+  /** One of them may go in instead of the first. */
+  readonly alternatives: readonly ReadFood[];
+  readonly optional: boolean;
+  readonly toTaste: boolean;
+  readonly corrected: boolean;
+  /** All that the line's words allow; null where a food or an amount is missing. */
+  readonly corners: Corners | null;
+  /** Why it could not be read. */
+  readonly missing: 'food' | 'amount' | null;
+}
+
+export interface ReadServings {
+  readonly range: Range;
+  readonly said: boolean;
+  readonly text: string;
+}
+
+/** A step with what it names against the ingredient list. */
+export interface ReadStep {
+  readonly text: string;
+  readonly start: number;
+  readonly end: number;
+}
+
+/** The recipe with every line read. */
+export interface ReadRecipe {
+  readonly recipe: Recipe;
+  readonly servings: ReadServings;
+  readonly lines: readonly ReadLine[];
+  readonly steps: readonly ReadStep[];
+}

@@ -1,0 +1,54 @@
+const VULGAR: Record<string, string> = {
+  '½': '1/2', '⅓': '1/3', '⅔': '2/3', '¼': '1/4', '¾': '3/4', '⅕': '1/5', '⅖': '2/5', '⅗': '3/5', '⅘': '4/5',
+  '⅙': '1/6', '⅚': '5/6', '⅛': '1/8', '⅜': '3/8', '⅝': '5/8', '⅞': '7/8', '⅒': '1/10', '⅑': '1/9', '⅐': '1/7',
+};
+const SUPER: Record<string, string> = { '⁰': '0', '¹': '1', '²': '2', '³': '3', '⁴': '4', '⁵': '5', '⁶': '6', '⁷': '7', '⁸': '8', '⁹': '9' };
+const SUB: Record<string, string> = { '₀': '0', '₁': '1', '₂': '2', '₃': '3', '₄': '4', '₅': '5', '₆': '6', '₇': '7', '₈': '8', '₉': '9' };
+const VULGAR_CLASS = `[${Object.keys(VULGAR).join('')}]`;
+
+const BULLET = /^\s*(?:[-*•‣▪◦●○·–—+□☐☑✓✔]\s+|[•‣▪◦●○□☐☑▢✓✔]\s*|\[[ xX]?\]\s*)+/u;
+const NUMBERING = /^\s*(?:step\s+)?\d{1,2}\s*[.):](?=\s+\S)\s+/i;
+
+/** Leading bullets, check boxes and list numbers of a line, as the length they take. */
+export function markerLength(line: string): number {
+  const bullet = BULLET.exec(line)?.[0].length ?? 0;
+  const number = NUMBERING.exec(line.slice(bullet))?.[0].length ?? 0;
+  return bullet + number;
+}
+
+/** Takes Markdown's emphasis, links and code marks off, keeps their words. */
+export function stripMarkdown(line: string): string {
+  if (!/[*_`\[~#]/.test(line)) return line;
+  return line
+    .replace(/!?\[([^\]]*)\]\([^)]*\)/g, '$1')
+    .replace(/(\*\*|__|~~|`)(.*?)\1/g, '$2')
+    .replace(/(^|[\s(])([*_])(\S(?:.*?\S)?)\2(?=[\s.,;:)]|$)/g, '$1$3');
+}
+
+/**
+ * One spelling for what cooks type in many ways: spaces, dashes, quotes, vulgar fractions, times signs.
+ * Keeps case.
+ */
+export function clean(line: string): string {
+  let text = stripMarkdown(line);
+  if (/[^\x20-\x7e]/.test(text)) {
+    text = text
+      .replace(/[\u00a0\u2000-\u200a\u202f\u205f\u3000\t]/g, ' ')
+      .replace(/[\u200b-\u200f\u2060\ufeff\ufe0f]/g, '')
+      .replace(/[‐‑‒–—―−]/g, '-')
+      .replace(/[‘’‛′`´]/g, "'")
+      .replace(/[“”„″]/g, '"')
+      .replace(/[×✕✖]/g, 'x')
+      .replace(new RegExp(`(\\d)\\s*(${VULGAR_CLASS})`, 'gu'), (_, digit: string, f: string) => `${digit} ${VULGAR[f]}`)
+      .replace(new RegExp(VULGAR_CLASS, 'gu'), (f) => VULGAR[f] ?? f)
+      .replace(/([⁰¹²³⁴-⁹]+)[⁄/]([₀-₉]+)/gu, (_, n: string, d: string) =>
+        ` ${[...n].map((c) => SUPER[c]).join('')}/${[...d].map((c) => SUB[c]).join('')}`,
+      )
+      .replace(/⁄/g, '/');
+  } else if (text.includes('\t')) text = text.replaceAll('\t', ' ');
+  return text
+    .replace(/(\d)\s*\/\s*(\d)(?=\D|$)/g, '$1/$2')
+    .replace(/(\d+\/\d+)(?=[a-zA-Z])/g, '$1 ')
+    .replace(/ {2,}/g, ' ')
+    .trim();
+}

@@ -1,0 +1,105 @@
+import { readQuantity } from '@/core/measure/quantity';
+import { range, type Range } from '@/core/range/range';
+import { clean } from './clean';
+
+/** How many a recipe feeds, as it says it. */
+export interface ServingsWords {
+  readonly range: Range;
+  /** The words read: "serves 4–6". */
+  readonly text: string;
+  /** Why, where it is not simply counted. */
+  readonly reading: string | null;
+}
+
+export type ServingsReading = ServingsWords | { readonly problem: string; readonly text: string };
+
+const LEAD =
+  /\b(?:serv(?:es|ings?)(?: size)?|feeds|yields?|makes|portions?|quantity|enough (?:for|to feed)|(?:dinner|supper|lunch|breakfast|soup|stew|curry|salad) for|to (?:serve|feed))\b(?: per recipe)?\s*[:=-]?\s*(?:is\s+)?(?:about|approx\.?|approximately|around|roughly|up to|at least|a hungry|a crowd of|hungry|generously|comfortably|~)?\s*/g;
+const FOR = /^for\s+(?:about |around |roughly )?/;
+const PEOPLE = /^[\s-]*(?:\w+\s+){0,2}?(?:servings?|portions?|people|persons?|helpings?|plates?|bowls?|diners?|eaters?|adults|hungry)\b/;
+const VOLUME = /^\s*(?:\w+\s+)?(?:cups?|ml|millilit|lit(?:re|er)s?|l\b|quarts?|pints?|jars?|fl\.? ?oz|oz|ounces?|g\b|kg|tbsp|tablespoons?|bottles?)/;
+const WHOLE: readonly (readonly [RegExp, number, number, number, string])[] = [
+  [/^\s*(?:(?:large|small|medium|good|big|\d+[- ]?(?:lb|g|kg|inch|cm|oz))\s+)*(?:[a-z-]+\s+)?loa(?:f|ves)\b/, 8, 10, 14, 'a loaf cuts into 8–14 slices'],
+  [/^\s*(?:[\w-]+\s+){0,4}?(?:cakes?|pies?|tarts?|pizzas?|flans?|quiches?|cheesecakes?)\b/, 6, 8, 12, 'one cuts into 6–12 pieces'],
+  [/^\s*(?:[\w-]+\s+){0,3}?(?:trays?|dish(?:es)?|pans?|casseroles?|tins?|pots?)\b/, 4, 6, 9, 'a dish feeds 4–9'],
+];
+const MORE = /(?:,|\(|\bor\b|\band\b|;|-|\/)\s*(?:perhaps|maybe|possibly|even|or|up to|stretch(?:es|ing)? to|at a pinch|at a push|just about|more like)?\s*(?=\S)/y;
+const LOOSE = /perhaps|maybe|possibly|pinch|push|stretch|even|hungry|as a (?:side|main|starter)|if |as an? |greedy|small|more like|not so|light eaters|big eaters/;
+
+/**
+ * Reads how many a line says the recipe feeds: "Serves 4–6", "makes 8", "for two, three at a pinch",
+ * "Yield: 1 loaf", "6 portions".
+ *
+ * @returns null where the line says nothing of it; a problem where it says none or an absurd number
+ */
+export function readServings(line: string): ServingsReading | null {
+  const text = clean(line).toLowerCase().replace(/^[#\s>*-]+/, '');
+  if (text.length > 160) return null;
+  let fallback: ServingsReading | null = null;
+  LEAD.lastIndex = 0;
+  for (let m = LEAD.exec(text); m; m = LEAD.exec(text)) {
+    const found = amountAt(text, m.index + m[0].length, m.index);
+    if (found === null) continue;
+    if (found === 'volume') continue;
+    // "makes 12 (6 servings)": people before pieces
+    if (/^(?:makes|yield)/.test(m[0])) fallback ??= found;
+    else return found;
+  }
+  if (fallback) {
+    const people = bareCount(text);
+    return people ?? fallback;
+  }
+  const forMany = FOR.exec(text);
+  if (forMany && text.length < 60) {
+    const found = amountAt(text, forMany[0].length, 0, true);
+    if (found !== null && found !== 'volume') return found;
+  }
+  return bareCount(text);
+}
+
+/** "4 servings", "6-8 people" anywhere in a short line. */
+function bareCount(text: string): ServingsReading | null {
+  if (text.length > 90) return null;
+  for (let i = 0; i < text.length; i += 1) {
+    if (i > 0 && /[\w.,/]/.test(text[i - 1] ?? '')) continue;
+    const q = readQuantity(text, i);
+    if (!q || q.article) continue;
+    if (PEOPLE.test(text.slice(q.end))) return amountOf(q.low, q.best, q.high, text.slice(i), null);
+    i = Math.max(i, q.end - 1);
+  }
+  return null;
+}
+
+function amountOf(low: number, best: number, high: number, text: string, reading: string | null): ServingsReading {
+  if (!(low > 0)) return { problem: 'it says that it feeds nobody', text };
+  if (high > 1000) return { problem: 'it says that it feeds more than a thousand', text };
+  return { range: range(low, best, high), text: text.trim(), reading };
+}
+
+function amountAt(text: string, at: number, start: number, strict = false): ServingsReading | 'volume' | null {
+  if (/^\s*-\s*\d/.test(text.slice(Math.max(0, at - 1))) && /[:\s]-\d/.test(text.slice(at - 2, at + 2)))
+    return { problem: 'it says a number below nothing', text: text.slice(start).trim() };
+  const q = readQuantity(text, at);
+  if (!q) return null;
+  const rest = text.slice(q.end);
+  if (strict && (/^\s*(?:the|minutes?|mins?|hours?|days?)\b/.test(rest) || q.article)) return null;
+  if (/^\s*(?:minutes?|mins?|hours?|days?|%|°)/.test(rest)) return null;
+  if (VOLUME.test(rest)) return 'volume';
+  for (const [pattern, low, best, high, why] of WHOLE)
+    if (q.high <= 3 && pattern.test(rest) && !PEOPLE.test(rest))
+      return amountOf(low * q.low, best * q.best, high * q.high, text.slice(start), why);
+  if (q.article) return null;
+  let { low, best, high } = q;
+  // "four, perhaps six", "two, three at a pinch", "4 (or 6 as a side)"
+  MORE.lastIndex = q.end;
+  const lead = MORE.exec(text);
+  if (lead) {
+    const second = readQuantity(text, MORE.lastIndex);
+    if (second && !second.article && (LOOSE.test(lead[0]) || LOOSE.test(text.slice(second.end, second.end + 30)) || /\bor\b/.test(lead[0]))) {
+      low = Math.min(low, second.low);
+      high = Math.max(high, second.high);
+    }
+  }
+  best = Math.min(Math.max(best, low), high);
+  return amountOf(low, best, high, text.slice(start), null);
+}
