@@ -144,7 +144,7 @@ export function findFood(phrase: string, notes = '', limit = 5): readonly Candid
 function search(phrase: string, notes: string, limit: number): readonly Candidate[] {
   const q = query(phrase);
   if (q.tokens.length === 0) return [];
-  const noteStates = notes ? tokens(notes).filter((t) => STATE.has(t) || t === 'inoil') : [];
+  const noteStates = notes ? tokens(notes.replace(/\b(?:not|never|rather than|instead of|no need for) [\w-]+(?: [\w-]+)?/g, ' ')).filter((t) => STATE.has(t) || t === 'inoil') : [];
   const all = new Set([...q.tokens, ...noteStates]);
   const inPhrase = new Set(q.tokens);
   const counts = new Map<number, number>();

@@ -1,4 +1,5 @@
 import rawWords from '@content/compiled/words.json';
+import { remember } from '@/core/memo';
 import type { Words } from './schema';
 
 // checked by Zod when content is compiled
@@ -38,7 +39,7 @@ export function normalWord(word: string): string {
 const ACCENTS = /[\u0300-\u036f]/g;
 
 /** Words of a phrase in one spelling, several-word terms as one ("no salt added" → unsalted). */
-export function tokens(phrase: string): string[] {
+export const tokens = remember((phrase: string): readonly string[] => {
   let text = phrase.toLowerCase();
   if (/[^\x20-\x7e]/.test(text)) text = text.normalize('NFD').replace(ACCENTS, '').replace(/[’‘]/g, "'");
   text = text.replace(phrasePattern, (m) => words.phrases[m] ?? m);
@@ -48,7 +49,7 @@ export function tokens(phrase: string): string[] {
     if (word.length > 1 || word === 't') out.push(normalWord(word));
   }
   return out;
-}
+}, 20_000);
 
 /** True for words that never change which food is meant: "large", "chopped", "organic". */
 export const isHarmless = (token: string): boolean => harmless.has(token) || /^\d/.test(token);

@@ -1,5 +1,5 @@
 import type { Measure, FoodWords } from '@/core/recipe/line';
-import { millilitres, UNITS, VAGUE, type MeasureSettings, type Unit } from '@/core/measure/units';
+import { millilitres, readUnit, VAGUE, type MeasureSettings, type Unit } from '@/core/measure/units';
 import { range, type Range } from '@/core/range/range';
 import { packageShare } from '@/core/prepare/rules';
 import { portionOfKind, type Food } from './table';
@@ -113,9 +113,10 @@ function ofUnit(unit: Unit, food: Food, size: string | null, settings: MeasureSe
   if (unit.kind === 'vague') {
     const own = portion(food, unit.id);
     const vague = VAGUE.measures[unit.id];
-    if (own) return { grams: own, why: `a ${unit.id}: ${show(own)}` };
+    if (own) return sized(own, size, unit.id);
     const density = densityOf(food, 'tsp');
-    return vague && density ? { grams: mul(vague.ml, density), why: `a ${unit.id}: ${vague.why}` } : null;
+    if (!vague || !density) return null;
+    return { grams: sized(mul(vague.ml, density), size, unit.id).grams, why: `a ${unit.id}: ${vague.why}` };
   }
   if (unit.id === 'piece') return ofPiece(food, size);
   if (unit.id === 'cm') {
@@ -143,12 +144,21 @@ function sized(grams: Three, size: string | null, name: string): { grams: Three;
   return { grams: out, why: `${size ? `${size} ` : ''}${name}: ${show(out)}` };
 }
 
-function ofMeasure(m: Measure, food: Food, settings: MeasureSettings): { grams: Three; why: string[] } | null {
+/** "2 cinnamon sticks", "3 garlic cloves", "4 nori sheets": the piece is named behind the food. */
+function unitBehind(words: string, food: Food): Unit | null {
+  const last = words.trim().split(' ').at(-1) ?? '';
+  const found = readUnit(last, last, 0);
+  if (!found || found.unit.kind !== 'count' || found.end < last.length) return null;
+  return found.unit.id !== 'piece' && portion(food, found.unit.id) ? found.unit : null;
+}
+
+function ofMeasure(m: Measure, food: Food, settings: MeasureSettings, words = ''): { grams: Three; why: string[] } | null {
   const quantity = mul(m.quantity, m.factor);
+  const unit = m.unit ?? unitBehind(words, food);
   const one = m.each
     ? ofPackage(m.each, food, settings)
-    : m.unit
-      ? ofUnit(m.unit, food, m.size, settings)
+    : unit
+      ? ofUnit(unit, food, m.size, settings)
       : ofPiece(food, m.size);
   if (!one) return null;
   return { grams: mul(quantity, one.grams), why: [...m.readings, one.why] };
@@ -176,7 +186,7 @@ export function weigh(words: FoodWords, food: Food, settings: MeasureSettings): 
       return toWeighed([ofMeasure(equivalent, food, settings)]);
   }
   if (measures.length === 0) return null;
-  return toWeighed(measures.map((m) => ofMeasure(m, food, settings)));
+  return toWeighed(measures.map((m) => ofMeasure(m, food, settings, words.food)));
 }
 
 function toWeighed(parts: readonly ({ grams: Three; why: string[] } | null)[]): Weighed | null {
@@ -202,6 +212,3 @@ export function unsaid(food: Food, purpose: string | null, servings: number): We
   const [low, best, high] = rule.perServing;
   return { grams: range(low * servings, best * servings, high * servings), readings: [`no amount: ${rule.why}`] };
 }
-
-/** Unit of an id, for those who build measures themselves. */
-export const unit = (id: string): Unit | undefined => UNITS.get(id);

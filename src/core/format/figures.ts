@@ -14,6 +14,7 @@ export function showNumber(n: number): string {
  * a wide range is rounded to its width.
  */
 export function showRange({ low, best, high }: Range): string {
+  if (high > 0 && high < 0.05) return '<0.1';
   const width = high - low;
   const step = width > 200 ? 10 : width > 20 ? 5 : width > 4 ? 1 : 0;
   const shown = (n: number) => showNumber(step && n > step * 2 ? Math.round(n / step) * step : n);

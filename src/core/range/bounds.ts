@@ -8,26 +8,43 @@ import type { Range } from './range';
  */
 export type Corners = readonly Float64Array[];
 
-/** Exact bounds of the sum of one component over lines. */
+interface Ends {
+  readonly low: Float64Array;
+  readonly high: Float64Array;
+}
+const ends = new WeakMap<Corners, Ends>();
+
+/** Least and most of every component over a line's corners; NaN where a corner does not know it. */
+function endsOf(corners: Corners): Ends {
+  const known = ends.get(corners);
+  if (known) return known;
+  const first = corners[0] as Float64Array;
+  const low = Float64Array.from(first);
+  const high = Float64Array.from(first);
+  for (const corner of corners)
+    for (let i = 0; i < first.length; i += 1) {
+      const value = corner[i] as number;
+      // Math.min and Math.max keep NaN
+      low[i] = Math.min(low[i] as number, value);
+      high[i] = Math.max(high[i] as number, value);
+    }
+  const found = { low, high };
+  ends.set(corners, found);
+  return found;
+}
+
+/** Exact bounds of the sum of one component over lines; NaN where one of them does not know it. */
 export function sumBounds(lines: readonly Corners[], index: number): Range {
   let low = 0;
   let best = 0;
   let high = 0;
   for (const corners of lines) {
-    let lo = Infinity;
-    let hi = -Infinity;
-    for (const corner of corners) {
-      const value = corner[index] as number;
-      if (value < lo) lo = value;
-      if (value > hi) hi = value;
-      if (value !== value) return { low: NaN, best: NaN, high: NaN };
-    }
-    if (corners.length === 0) continue;
-    low += lo;
-    high += hi;
+    const own = endsOf(corners);
+    low += own.low[index] as number;
+    high += own.high[index] as number;
     best += (corners[0] as Float64Array)[index] as number;
   }
-  return { low, best, high };
+  return Number.isNaN(low + high) ? { low: NaN, best: NaN, high: NaN } : { low, best, high };
 }
 
 /**
@@ -38,7 +55,7 @@ export function sumBounds(lines: readonly Corners[], index: number): Range {
  * λ. The sequence is monotone and stops at the optimum (W. Dinkelbach, "On nonlinear fractional
  * programming", Management Science 13, 1967).
  *
- * @returns null where every reading has a denominator of zero, or a part of it is unknown (NaN).
+ * @returns null where a reading has no denominator, or a part of it is unknown (NaN).
  */
 export function ratioBounds(
   lines: readonly Corners[],
@@ -47,9 +64,11 @@ export function ratioBounds(
   factor = 1,
 ): Range | null {
   const best = ratioAt(lines, numerator, denominator);
-  const high = extreme(lines, numerator, denominator, 1);
-  const low = extreme(lines, numerator, denominator, -1);
-  if (best === null || high === null || low === null) return null;
+  const flat = flatten(lines, numerator, denominator);
+  if (best === null || flat === null) return null;
+  const high = extreme(flat, best, 1);
+  const low = extreme(flat, best, -1);
+  if (!Number.isFinite(high)) return null;
   return { low: Math.min(low, best) * factor, best: best * factor, high: Math.max(high, best) * factor };
 }
 
@@ -72,38 +91,67 @@ function highestDenominator(lines: readonly Corners[], denominator: number): num
   return sumBounds(lines, denominator).high > 0 ? 0 : null;
 }
 
-function extreme(
-  lines: readonly Corners[],
-  numerator: number,
-  denominator: number,
-  sign: 1 | -1,
-): number | null {
-  let lambda: number | null = null;
+/** Numerators and denominators of all corners in one run of memory; `stops` closes each line's stretch. */
+interface Flat {
+  readonly n: Float64Array;
+  readonly d: Float64Array;
+  readonly stops: readonly number[];
+  readonly fixedN: number;
+  readonly fixedD: number;
+}
+
+function flatten(lines: readonly Corners[], numerator: number, denominator: number): Flat | null {
+  let count = 0;
+  for (const corners of lines) if (corners.length > 1) count += corners.length;
+  const n = new Float64Array(count);
+  const d = new Float64Array(count);
+  const stops: number[] = [];
+  let fixedN = 0;
+  let fixedD = 0;
+  let at = 0;
+  for (const corners of lines) {
+    for (const corner of corners) {
+      const cn = corner[numerator] as number;
+      const cd = corner[denominator] as number;
+      if (cn !== cn || cd !== cd) return null;
+      // a line with one corner has no choice
+      if (corners.length === 1) {
+        fixedN += cn;
+        fixedD += cd;
+      } else {
+        n[at] = cn;
+        d[at] = cd;
+        at += 1;
+      }
+    }
+    if (corners.length > 1) stops.push(at);
+  }
+  return { n, d, stops, fixedN, fixedD };
+}
+
+function extreme({ n, d, stops, fixedN, fixedD }: Flat, start: number, sign: 1 | -1): number {
+  let lambda = start;
   for (let round = 0; round < 60; round += 1) {
-    let n = 0;
-    let d = 0;
-    for (const corners of lines) {
-      let bestValue = -Infinity;
-      let bestN = 0;
-      let bestD = 0;
-      for (const corner of corners) {
-        const cn = corner[numerator] as number;
-        const cd = corner[denominator] as number;
-        if (cn !== cn || cd !== cd) return null;
-        // first round: λ unknown, take the corner with most denominator so that the ratio exists
-        const value = lambda === null ? cd : sign * (cn - lambda * cd);
-        if (value > bestValue || (value === bestValue && cd > bestD)) {
-          bestValue = value;
-          bestN = cn;
-          bestD = cd;
+    let sumN = fixedN;
+    let sumD = fixedD;
+    let from = 0;
+    for (const end of stops) {
+      let most = -Infinity;
+      let chosen = from;
+      for (let i = from; i < end; i += 1) {
+        const value = sign * ((n[i] as number) - lambda * (d[i] as number));
+        if (value > most || (value === most && (d[i] as number) > (d[chosen] as number))) {
+          most = value;
+          chosen = i;
         }
       }
-      n += bestN;
-      d += bestD;
+      sumN += n[chosen] as number;
+      sumD += d[chosen] as number;
+      from = end;
     }
-    if (d <= 0) return lambda;
-    const next = n / d;
-    if (lambda !== null && sign * (next - lambda) <= Math.abs(lambda) * 1e-12) return lambda;
+    if (sumD <= 0) return sumN > 0 ? Infinity : lambda;
+    const next = sumN / sumD;
+    if (sign * (next - lambda) <= Math.abs(lambda) * 1e-12) return lambda;
     lambda = next;
   }
   return lambda;
@@ -117,15 +165,9 @@ export function shareBounds(
   denominator: number,
   factor = 1,
 ): Range | null {
-  let ownLow = Infinity;
-  let ownHigh = -Infinity;
-  for (const corner of line) {
-    const value = corner[denominator] as number;
-    if (value < ownLow) ownLow = value;
-    if (value > ownHigh) ownHigh = value;
-  }
-  const othersLow = denominatorOfAll.low - ownLow;
-  const othersHigh = denominatorOfAll.high - ownHigh;
+  const own = endsOf(line);
+  const othersLow = denominatorOfAll.low - (own.low[denominator] as number);
+  const othersHigh = denominatorOfAll.high - (own.high[denominator] as number);
   let low = Infinity;
   let high = -Infinity;
   for (const corner of line) {

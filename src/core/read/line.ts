@@ -19,6 +19,9 @@ const NOTHING: Found = { food: null, confidence: 0, candidates: [] };
 
 const fromCan = (words: FoodWords) => words.measures.some((m) => m.unit?.id === 'can' || (m.unit?.package && m.each));
 
+const CITRUS = new Set(['lemon', 'orange', 'grapefruit']);
+const JUICED = /\bjuiced\b|\bjuice only\b|\bjuice of\b|\bsqueezed\b|^\s*juice\b/;
+
 /** The food a phrase names, helped by its container and what is done with it. */
 function find(words: FoodWords): Found {
   const can = words.measures.some((m) => m.unit?.id === 'can');
@@ -33,6 +36,14 @@ function find(words: FoodWords): Found {
     if (again[0] && again[0].confidence >= SURE) {
       candidates = again;
       best = again[0];
+    }
+  }
+  // "1 lemon, juiced": what goes in is the juice
+  if (best && CITRUS.has(best.food.id) && JUICED.test(words.notes) && !/\bjuice\b/.test(words.food)) {
+    const juice = findFood(`${words.food} juice`, '');
+    if (juice[0] && juice[0].confidence >= SURE) {
+      candidates = juice;
+      best = juice[0];
     }
   }
   if (!best) return NOTHING;
@@ -94,12 +105,16 @@ function readFood(words: FoodWords, found: Found, line: LineWords, settings: Rea
   return { read: { ...base, grams, readings, might: others }, options: options.length > 0 ? options : null };
 }
 
-/** "plus more for dusting": what else may go in. */
+/** "plus more for dusting", "or to taste": what else may go in. */
 function withMore(grams: Range, food: Food, line: LineWords, servings: number): Range {
+  // "1 tsp salt, or to taste": the cook's tongue decides
+  if (line.toTaste && line.plusMore === null && line.foods.some((f) => f.measures.length > 0)) return { low: grams.low * 0.25, best: grams.best, high: grams.high * 1.5 };
   if (line.plusMore === null) return grams;
   const more = unsaid(food, line.plusMore, servings);
-  const extra = more ? more.grams : { low: 0, best: 0, high: grams.high * 0.5 };
-  return { low: grams.low, best: grams.best + extra.low, high: grams.high + extra.high };
+  // an extra is no more than the amount itself
+  const low = Math.min(more?.grams.low ?? 0, grams.low * 0.1);
+  const high = Math.min(more?.grams.high ?? grams.high * 0.5, grams.high);
+  return { low: grams.low, best: grams.best + low, high: grams.high + high };
 }
 
 /** "red or green pepper": the first half borrows the second half's noun. */
@@ -138,14 +153,14 @@ export function readLine(line: SourceLine, settings: ReadSettings, servings: num
   }
   const first = foods[0] as FoodWords;
   let alternatives = [...words.alternatives];
-  const strong = tokens(first.food).length > 0 && !found[0]?.food;
-  if (strong || first.food.trim() === '') {
+  if (alternatives.length > 0) {
     const borrowed = withBorrowedNoun(first, alternatives);
     const hit = borrowed ? find(borrowed) : NOTHING;
-    if (borrowed && hit.food) {
+    // "red or green pepper", "soy or almond milk": two words that name a food of their own
+    if (borrowed && hit.food && (!found[0]?.food || (hit.confidence >= 0.95 && hit.food !== found[0].food && !first.food.includes(' ')))) {
       foods[0] = borrowed;
       found[0] = hit;
-    } else if (alternatives[0] && /^[a-z-]*(?: ?(?:fresh|frozen|dried|canned|chopped|sliced|raw|toasted|ground))?$/.test(first.food)) {
+    } else if (!found[0]?.food && alternatives[0] && /^[a-z-]*(?: ?(?:fresh|frozen|dried|canned|chopped|sliced|raw|toasted|ground))?$/.test(first.food)) {
       // "fresh or frozen peas": the second half is the food
       const alt = alternatives[0];
       const altFound = find(alt);

@@ -3,6 +3,7 @@ import { foodById, FOODS, type Food } from '@/core/food/table';
 import { normalWord, tokens } from '@/core/food/tokens';
 import { unsaid, weigh } from '@/core/food/weigh';
 import { US_MEASURES } from '@/core/measure/units';
+import { remember } from '@/core/memo';
 import { range, type Range } from '@/core/range/range';
 import { readLineWords } from '@/core/recipe/line';
 import type { Stretch } from '@/core/recipe/parse';
@@ -51,7 +52,7 @@ interface Word {
   readonly end: number;
 }
 
-function wordsOf(text: string): Word[] {
+const wordsOf = remember((text: string): readonly Word[] => {
   const out: Word[] = [];
   const pattern = /[a-zà-ÿ0-9][a-zà-ÿ0-9'’]*/gi;
   for (let m = pattern.exec(text); m; m = pattern.exec(text)) {
@@ -59,7 +60,8 @@ function wordsOf(text: string): Word[] {
     out.push({ token: normalWord(lower), start: m.index, end: m.index + m[0].length });
   }
   return out;
-}
+}, 500);
+const tokenSet = remember((text: string): ReadonlySet<string> => new Set(tokens(text)));
 
 /** Where the clause that holds a place begins. */
 function clauseStart(text: string, at: number): number {
@@ -106,8 +108,11 @@ function coverOf(lines: readonly ReadLine[], title: string): Cover {
       for (const might of f.might) ids.add(might.id);
     }
   }
-  return { ids, kinds, lines: lines.map((l) => new Set(tokens(l.line.text))), headings: [...headings].map((h) => new Set(tokens(h))) };
+  return { ids, kinds, lines: lines.map((l) => tokenSet(l.line.text)), headings: [...headings].map(tokenSet) };
 }
+
+/** First words that describe many foods, so sharing one says nothing. */
+const DESCRIBES = new Set(['vegan', 'plant', 'plantbased', 'nondairy', 'unsweetened', 'sweetened', 'vegetable', 'salted', 'unsalted', 'lowsalt', 'dark', 'light', 'double', 'fresh']);
 
 const GENERIC = new Set(['oil', 'salt', 'sugar', 'syrup', 'nut', 'seed', 'stock', 'sweetener', 'butter', 'milk', 'cream', 'cheese', 'wine', 'beer', 'soy', 'miso']);
 
@@ -121,7 +126,7 @@ function covered(food: Food, words: readonly string[], cover: Cover): boolean {
   const holds = (set: ReadonlySet<string>) => words.every((w) => set.has(w));
   if (cover.lines.some(holds)) return true;
   // "the cashew cream" of a section that has the name
-  if (food.kind !== 'oil' && food.kind !== 'salt' && (cover.headings.some(holds) || (cover.lines.some((l) => l.has(words[0] ?? '')) && ['plant-dairy', 'nut-butter', 'stock', 'plant-milk', 'nut', 'coconut'].includes(food.kind)))) return true;
+  if (food.kind !== 'oil' && food.kind !== 'salt' && (cover.headings.some(holds) || (!DESCRIBES.has(words[0] ?? '') && cover.lines.some((l) => l.has(words[0] ?? '')) && ['plant-dairy', 'nut-butter', 'stock', 'plant-milk', 'nut', 'coconut'].includes(food.kind)))) return true;
   return false;
 }
 
@@ -190,7 +195,7 @@ export function readMethod(steps: readonly Stretch[], lines: readonly ReadLine[]
         if (covered(food, tokensOf, cover)) {
           const clause = text.slice(clauseStart(text, start), end + 12);
           const extra = MORE.test(clause) || /\bto taste\b/i.test(text.slice(end, end + 12));
-          if (!extra || !['oil', 'salt', 'salty', 'sugar', 'syrup', 'solid-fat'].includes(food.kind)) break;
+          if (openEnded(lines, food.kind) || !extra || !['oil', 'salt', 'salty', 'sugar', 'syrup', 'solid-fat'].includes(food.kind)) break;
           if (out.some((m) => m.food.kind === food.kind && m.step === index)) break;
           const reading = readingOf(text, start, end, food, servings);
           if (reading) {
@@ -202,7 +207,9 @@ export function readMethod(steps: readonly Stretch[], lines: readonly ReadLine[]
         }
         if (out.some((m) => m.food.id === food.id && !m.words.includes('grease'))) break;
         const reading = readingOf(text, start, end, food, servings);
-        out.push({ step: index, span: [start, end], words: asWritten, food, grams: reading?.grams ?? null, why: reading?.why ?? 'no amount is said' });
+        const ifYouLike = /\bif (?:you )?(?:like|want|wish|liked|desired)\b|\boptional/i.test(text.slice(end, end + 40));
+        const grams = reading && ifYouLike ? range(0, reading.grams.best, reading.grams.high) : (reading?.grams ?? null);
+        out.push({ step: index, span: [start, end], words: asWritten, food, grams, why: reading?.why ?? 'no amount is said' });
         break;
       }
     }
@@ -214,6 +221,8 @@ export function readMethod(steps: readonly Stretch[], lines: readonly ReadLine[]
         const food = foodById(trap.food);
         if (!food || negated(text, start, start + 1)) continue;
         if (/\b(?:no|without|dry)\b/i.test(m[0])) continue;
+        // "coconut oil in a wide pan": the oil is a thing there, and found by its name
+        if (!free(start, start + 1)) continue;
         // the words "grease … with oil" were found by name already
         if (!free(start, end) && out.some((o) => o.step === index && (o.food.kind === food.kind || o.food.kind === 'animal-fat' || o.food.kind === 'solid-fat') && o.span[0] < end && o.span[1] > start)) continue;
         const near = text.slice(end, end + 40);
@@ -236,6 +245,10 @@ export function readMethod(steps: readonly Stretch[], lines: readonly ReadLine[]
   });
   return out;
 }
+
+/** A line of this kind without a fixed amount leaves room for any "more" already. */
+const openEnded = (lines: readonly ReadLine[], kind: string) =>
+  lines.some((l) => l.toTaste && l.foods.some((f) => f.food?.kind === kind) || l.foods.some((f) => f.food?.kind === kind && f.readings.some((r) => r.startsWith('no amount'))));
 
 const lineIsFor = (lines: readonly ReadLine[], pattern: RegExp) =>
   lines.some((l) => l.foods.some((f) => f.food?.kind === 'oil') && pattern.test(l.line.text));

@@ -6,19 +6,22 @@ import { readLine } from './line';
 import { readMethod, type Mention } from './method';
 import type { ReadLine, ReadRecipe, ReadServings, ReadSettings } from './types';
 
-const cache = new Map<string, ReadLine>();
+const cache = new Map<string, Map<string, ReadLine>>();
 const CACHE_LIMIT = 5000;
 
 /** Reads a line, or gives the reading it had: lines do not depend on each other. */
 function remembered(line: Recipe['lines'][number], settings: ReadSettings, servings: number): ReadLine {
   const correction = settings.corrections[line.text];
   if (correction) return readLine(line, settings, servings);
-  const key = `${servings}|${settings.measures.cup}|${settings.measures.tablespoon}|${line.text}`;
-  const known = cache.get(key);
-  if (known) return { ...known, line };
+  const setting = `${servings}|${settings.measures.cup}|${settings.measures.tablespoon}`;
+  let lines = cache.get(setting);
+  if (!lines) cache.set(setting, (lines = new Map()));
+  const known = lines.get(line.text);
+  if (known) return known.line === line ? known : { ...known, line };
   const read = readLine(line, settings, servings);
-  if (cache.size >= CACHE_LIMIT) cache.clear();
-  cache.set(key, read);
+  if (lines.size >= CACHE_LIMIT) lines.clear();
+  lines.set(line.text, read);
+  if (cache.size > 40) cache.clear();
   return read;
 }
 

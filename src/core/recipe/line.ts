@@ -152,6 +152,28 @@ function readMeasure(r: Reader): Measure | null {
   if (!article && q.low !== q.high) readings.push(`"${r.text.slice(start, q.end).trim()}" as a range`);
   r.at = q.end;
   r.skip(/\s*x(?=\s*[\d(])\s*|\s+x\s+(?=[a-z(])/y) || r.skip(COUNT_X);
+  // "1 x 2.5cm piece": so many of that length
+  if (/x\s*$/.test(r.text.slice(q.end, r.at))) {
+    const length = readQuantity(r.text, r.at);
+    const unit = length && !length.article ? readUnit(r.text, r.written, length.end + (/^[ -]*/.exec(r.text.slice(length.end))?.[0].length ?? 0)) : null;
+    if (length && unit && (unit.unit.id === 'cm' || unit.unit.id === 'inch')) {
+      quantity = mul(quantity, [length.low, length.best, length.high]);
+      r.at = length.end;
+    }
+  }
+  // "1 (1-inch) piece ginger"
+  const piece = /^\s*\(?\s*(\d[\d ./]*)\s*-?\s*(inch|in\.?|cm)\s*\)?\s*-?\s*(?=(?:piece|knob|chunk|length|nub))/.exec(r.text.slice(r.at));
+  if (piece?.[1]) {
+    const length = readQuantity(piece[1], 0);
+    if (length) {
+      quantity = mul(quantity, [length.low, length.best, length.high]);
+      r.at += piece[0].length;
+      r.skip(/(?:pieces?|knobs?|chunks?|lengths?|nubs?)\b/y);
+      r.skip(OF);
+      const unit = readUnit(piece[2] === 'cm' ? 'cm' : 'inch', 'inch', 0)?.unit ?? null;
+      return { quantity, unit, factor, size: null, each: null, readings, stated: true };
+    }
+  }
   let each: Measure['each'] = null;
   // "2 (14.5-oz) cans", "2 400g tins", "1 14-oz can"
   const beforeEach = r.at;
@@ -313,6 +335,8 @@ function splitPreparation(text: string): { food: string; rest: string } {
   return { food: text, rest: '' };
 }
 
+const onlyPreparation = (words: string): boolean => words.trim().split(/\s+/).every((w) => PREPARATION.has(w) || /^(?:and|finely|roughly|freshly|coarsely|thinly|lightly|very)$/.test(w));
+
 /** Reads one ingredient line into amounts and words. Never fails: what is no amount stays words. */
 export function readLineWords(line: string): LineWords {
   let written = clean(line.slice(markerLength(line)));
@@ -346,11 +370,19 @@ export function readLineWords(line: string): LineWords {
   const measured = readMeasures(reader);
   let rest = text.slice(reader.at);
   rest = rest.replace(NOISE, '');
-  const { food, rest: prep } = splitPreparation(rest);
+  let { food, rest: prep } = splitPreparation(rest);
+  // "1 cup peeled, diced sweet potato": what is done comes before the food
+  while (prep && onlyPreparation(food)) {
+    const next = splitPreparation(prep);
+    food = `${food} ${next.food.trim()}`;
+    prep = next.rest;
+  }
   let equivalent = measured.equivalent;
   // brackets: a second statement of the amount, or a note
   const notes: string[] = [prep];
-  let bare = food.replace(/[([]([^)\]]*)[)\]]?/g, (whole, inside: string) => {
+  const liquid = OWN_LIQUID.exec(food)?.[0];
+  if (liquid) notes.push(liquid.trim());
+  let bare = food.replace(OWN_LIQUID, '').replace(/[([]([^)\]]*)[)\]]?/g, (whole, inside: string) => {
     if (!equivalent) {
       const found = bracketEquivalent(`(${inside})`, `(${inside})`);
       if (found) {
@@ -428,7 +460,8 @@ function trailingMeasure(text: string): { measures: Measure[]; before: string; s
 
 const OR = /\s+(?:and\/or|or(?: else)?(?: use)?(?: substitute)?|\/)\s+|\s*\/\s*(?=[a-z])/;
 const NOT_OTHER = /^(?:more|less|so|to taste|as needed|as required|other|your|any|similar|equivalent|a combination|both|a mix|until|about|use|whatever|leave|omit|not\b)/;
-const AND = /\s+(?:and|&|\+)\s+|\s*&\s*/;
+const AND = /\s+(?:and|&|\+)\s+|\s*&\s*|\s+(?:mixed|whisked|blended|combined|stirred|dissolved) (?:with|in|into)\s+(?=\d|half|an? )/;
+const OWN_LIQUID = /\s+(?:and|with|plus|in|including)\s+(?:all )?(?:its|their|the)\s+(?:own )?(?:liquid|juices?|brine|water|liquor|syrup)\b/;
 
 /**
  * "tahini or sunflower butter" → one food and an alternative; "salt and pepper" → two foods. What may be

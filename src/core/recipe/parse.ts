@@ -1,8 +1,9 @@
 import { findFood, SURE } from '@/core/food/find';
 import { readQuantity } from '@/core/measure/quantity';
 import { readUnit } from '@/core/measure/units';
+import { remember } from '@/core/memo';
 import { clean, markerLength, stripMarkdown } from './clean';
-import { readServings, type ServingsReading, type ServingsWords } from './servings';
+import { readServings as readServingsNow, type ServingsReading, type ServingsWords } from './servings';
 
 /** A stretch of the recipe's own text. `start` and `end` are positions in it. */
 export interface Stretch {
@@ -26,6 +27,11 @@ export interface Recipe {
   /** What could not be read, in a cook's words. */
   readonly problems: readonly string[];
 }
+
+/** A line that says how many it feeds, whatever else it looks like. */
+const SAYS_SERVINGS = /^(?:(?:serves|makes|feeds|yields?|servings|portions)\b|[\w-]+(?:\s*(?:or|to|-|–)\s*[\w-]+)?\s+(?:\w+\s+){0,2}(?:people|persons|servings|portions|helpings|diners|eaters)\b)/i;
+
+const readServings = remember(readServingsNow);
 
 type State = 'before' | 'ingredients' | 'method' | 'notes';
 
@@ -70,11 +76,10 @@ const startsWithMeasure = (text: string): boolean => {
 };
 
 /** How much a line looks like an ingredient (positive) or a step (negative). */
-function ingredientScore(text: string, marked: boolean): number {
+const unmarkedScore = remember((text: string): number => {
   const cleaned = clean(text);
   let score = 0;
   if (startsWithAmount(cleaned)) score += 3;
-  if (marked) score += 1;
   if (cleaned.length < 70) score += 1;
   if (cleaned.length > 110) score -= 2;
   const words = cleaned.split(' ').length;
@@ -86,7 +91,8 @@ function ingredientScore(text: string, marked: boolean): number {
     if (food && food.confidence >= SURE) score += 1.5;
   }
   return score;
-}
+});
+const ingredientScore = (text: string, marked: boolean): number => unmarkedScore(text) + (marked ? 1 : 0);
 
 interface Heading {
   readonly text: string;
@@ -96,7 +102,9 @@ interface Heading {
   readonly restStart: number;
 }
 
-function headingOf(raw: Raw): Heading | null {
+/** Heading of a line; `restStart` counts from the line's start. */
+const headingOf = remember((text: string): Heading | null => {
+  const raw = { text, start: 0, end: text.length };
   const line = raw.text.trim();
   const marked = /^\s*#{1,6}\s+/.exec(raw.text);
   const bold = /^\s*(?:\*\*|__)([^*_]+)(?:\*\*|__):?\s*$/.exec(raw.text);
@@ -131,10 +139,23 @@ function headingOf(raw: Raw): Heading | null {
   if (bare.length >= 3 && bare.length < 40 && bare === bare.toUpperCase() && /[A-Z]{3}/.test(bare) && !/\d/.test(bare))
     return { text: bare, kind: kindOf(bare), rest: '', restStart: raw.end };
   return null;
+});
+
+const SECTION_WORDS = /^(?:(?:the|for) )?(?:[\w-]+ ){0,2}(?:topping|filling|dressing|sauce|base|crust|dough|batter|glaze|marinade|garnish|salad|icing|frosting|crumble|paste|spice mix|stew|soup|curry|cream|to serve|to finish)$/i;
+
+/** "Topping" alone on a line, a list right below it: a section that forgot its colon. */
+function isBareSection(stretch: { text: string; marked: boolean }, afterBlank: boolean, next: Raw | null): boolean {
+  const { text } = stretch;
+  if (stretch.marked || !afterBlank || text.split(' ').length > 4 || /[\d.,:;]/.test(text) || startsWithMeasure(text)) return false;
+  if (!next || !(markerLength(next.text) > 0 || startsWithAmount(next.text.trim()) || startsWithMeasure(next.text.trim()))) return false;
+  if (SECTION_WORDS.test(text)) return true;
+  const food = findFood(text.toLowerCase(), '', 1)[0];
+  return !food || food.confidence < SURE;
 }
 
 /** "2 onions, 3 carrots, 1 tin tomatoes" on one line: a list, cut where a new food starts. */
-function splitInline(text: string, start: number, listed: boolean): Stretch[] {
+function splitAtFoods(text: string, listed: boolean): Stretch[] {
+  const start = 0;
   const whole: Stretch[] = [{ text, start, end: start + text.length }];
   const cuts = [...text.matchAll(/[,;]\s+/g)];
   if (cuts.length === 0) return whole;
@@ -165,6 +186,11 @@ function splitInline(text: string, start: number, listed: boolean): Stretch[] {
   if (pieces.length < 2 || (!listed && counted < 2)) return whole;
   return pieces.map((p) => ({ text: p.text.trimEnd(), start: p.start, end: p.start + p.text.trimEnd().length }));
 }
+
+const splitList = remember((text: string) => splitAtFoods(text, true));
+const splitLine = remember((text: string) => splitAtFoods(text, false));
+const splitInline = (text: string, start: number, listed: boolean): Stretch[] =>
+  (listed ? splitList(text) : splitLine(text)).map((p) => ({ text: p.text, start: p.start + start, end: p.end + start }));
 
 const stretchOf = (raw: Raw): Stretch & { marked: boolean; numbered: boolean } => {
   const marker = markerLength(raw.text);
@@ -212,7 +238,7 @@ export function parseRecipe(source: string): Recipe {
     }
     if (/^\s*(?:[-=*_~]\s*){3,}$/.test(raw.text)) continue;
     const stretch = stretchOf(raw);
-    const heading = headingOf(raw);
+    const heading = headingOf(raw.text);
     if (title === null && state === 'before') {
       const isTitle = heading
         ? heading.kind === 'section' && !heading.rest
@@ -241,9 +267,9 @@ export function parseRecipe(source: string): Recipe {
       }
       if (heading.rest) {
         if (state === 'method' || state === 'notes') {
-          const rest = { text: heading.rest, start: heading.restStart, end: heading.restStart + heading.rest.length };
+          const rest = { text: heading.rest, start: raw.start + heading.restStart, end: raw.start + heading.restStart + heading.rest.length };
           (state === 'method' ? steps : notes).push(rest);
-        } else for (const piece of splitInline(heading.rest, heading.restStart, true)) lines.push({ ...piece, section });
+        } else for (const piece of splitInline(heading.rest, raw.start + heading.restStart, true)) lines.push({ ...piece, section });
       }
       continue;
     }
@@ -253,7 +279,12 @@ export function parseRecipe(source: string): Recipe {
       continue;
     }
     const score = ingredientScore(stretch.text, stretch.marked);
-    const servingsHere = stretch.text.length < 90 && (!stretch.marked || state === 'before') && (score < 4 || /^(?:serves|makes|feeds|yields?|servings|portions|\d+ (?:servings|portions|people))\b/i.test(stretch.text)) ? readServings(stretch.text) : null;
+    if (state !== 'method' && state !== 'notes' && isBareSection(stretch, i > 0 && !raws[i - 1]?.text.trim(), nextFilled(i))) {
+      section = clean(stretch.text);
+      state = 'ingredients';
+      continue;
+    }
+    const servingsHere = stretch.text.length < 90 && (!stretch.marked || state === 'before') && (score < 4 || SAYS_SERVINGS.test(stretch.text)) ? readServings(stretch.text) : null;
     if (servingsHere && (state !== 'method' || /^(?:serves|makes|feeds|yields?|servings)\b/i.test(stretch.text)) && !(state === 'ingredients' && /^for /i.test(stretch.text))) {
       takeServings(servingsHere);
       notes.push(stretch);

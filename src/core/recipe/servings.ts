@@ -64,7 +64,10 @@ function bareCount(text: string): ServingsReading | null {
     if (i > 0 && /[\w.,/]/.test(text[i - 1] ?? '')) continue;
     const q = readQuantity(text, i);
     if (!q || q.article) continue;
-    if (PEOPLE.test(text.slice(q.end))) return amountOf(q.low, q.best, q.high, text.slice(i), null);
+    if (PEOPLE.test(text.slice(q.end))) {
+      const found = amountAt(text, i, i);
+      return found === 'volume' ? null : found;
+    }
     i = Math.max(i, q.end - 1);
   }
   return null;
