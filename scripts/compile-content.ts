@@ -145,7 +145,7 @@ function swaps(foodIds: Set<string>) {
   for (const swap of file.swaps) {
     if (seen.has(swap.id)) fail('swaps.yaml', `"${swap.id}" stands twice`);
     seen.add(swap.id);
-    for (const id of [...(swap.from.foods ?? []), ...swap.to.map((t) => t.food)])
+    for (const id of [...(swap.from.foods ?? []), ...swap.to.map((t) => t.food).filter((f) => f !== 'same')])
       if (!foodIds.has(id)) fail(`swaps.yaml, ${swap.id}`, `"${id}" is no food`);
     for (const kind of swap.from.kinds ?? []) if (!kinds[kind]) fail(`swaps.yaml, ${swap.id}`, `"${kind}" is no kind`);
   }

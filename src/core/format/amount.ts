@@ -1,0 +1,55 @@
+import { formatQuantity } from 'format-quantity';
+import type { Food } from '@/core/food/table';
+import { densityOf } from '@/core/food/weigh';
+
+const TSP = 4.92892;
+const TBSP = 14.78676;
+const CUP = 236.588;
+
+const EIGHTHS = [0, 1 / 8, 1 / 4, 1 / 3, 1 / 2, 2 / 3, 3 / 4, 1];
+
+/** The nearest number a spoon or cup can measure. */
+function spoonable(n: number, least: number): number {
+  if (n >= 10) return Math.round(n);
+  const whole = Math.floor(n);
+  const part = n - whole;
+  const near = EIGHTHS.reduce((a, b) => (Math.abs(b - part) < Math.abs(a - part) ? b : a));
+  return Math.max(whole + near, least);
+}
+
+const shown = (n: number): string => String(formatQuantity(n, { vulgarFractions: true }) ?? n);
+
+/** Millilitres in kitchen measures: "¼ cup", "2 tbsp", "½ tsp". */
+export function kitchenVolume(ml: number): string {
+  if (ml >= CUP * 0.24) {
+    const cups = spoonable(ml / CUP, 1 / 4);
+    return `${shown(cups)} ${cups > 1 ? 'cups' : 'cup'}`;
+  }
+  if (ml >= TBSP * 0.95) return `${shown(Math.round((ml / TBSP) * 2) / 2)} tbsp`;
+  return `${shown(spoonable(ml / TSP, 1 / 8))} tsp`;
+}
+
+/** Grams as a scale shows them; ounces and pounds where the recipe speaks those. */
+export function kitchenWeight(grams: number, imperial: boolean): string {
+  if (imperial) {
+    const oz = grams / 28.3495;
+    return oz >= 16 ? `${shown(spoonable(oz / 16, 1 / 4))} lb` : `${shown(spoonable(oz, 1 / 4))} oz`;
+  }
+  const step = grams >= 100 ? 5 : grams >= 20 ? 1 : 0.5;
+  return `${Math.max(step, Math.round(grams / step) * step)} g`;
+}
+
+/** How a recipe states its amounts. */
+export type Manner = 'spoons' | 'metric' | 'imperial';
+
+/** An amount of a food in the recipe's own manner, or null where the food cannot be spooned. */
+export function kitchenAmount(grams: number, food: Food, manner: Manner, liquid: boolean): string {
+  const density = densityOf(food, grams < 20 ? 'tsp' : 'cup');
+  if (manner === 'spoons' && density) return kitchenVolume(grams / density[1]);
+  if (manner === 'metric' && liquid && density && grams / density[1] >= 30) {
+    const ml = grams / density[1];
+    return `${Math.round(ml / 5) * 5} ml`;
+  }
+  if (grams < 20 && density) return kitchenVolume(grams / density[1]);
+  return kitchenWeight(grams, manner === 'imperial');
+}

@@ -1,0 +1,204 @@
+import { foodById, type Food } from '@/core/food/table';
+import { densityOf } from '@/core/food/weigh';
+import { kitchenAmount, type Manner } from '@/core/format/amount';
+import { markerLength } from '@/core/recipe/clean';
+import { readLine } from '@/core/read/line';
+import { readRecipe } from '@/core/read/read';
+import { parseRecipe } from '@/core/recipe/parse';
+import type { ReadLine, ReadRecipe, ReadSettings } from '@/core/read/types';
+import type { SwapRow } from './schema';
+
+/** The recipe's text after a swap, with what it changed. */
+export interface Swapped {
+  readonly text: string;
+  /** The new lines in place of the old one; empty where it only goes. */
+  readonly lines: readonly string[];
+  /** Steps whose words changed, as they read now. */
+  readonly steps: readonly string[];
+}
+
+const LIQUID = new Set(['stock', 'water', 'acid', 'plant-milk', 'juice', 'alcohol', 'coconut', 'plant-dairy', 'canned-bean', 'salty']);
+
+function mannerOf(line: ReadLine): Manner {
+  const unit = line.words?.foods[0]?.measures[0]?.unit;
+  const each = line.words?.foods[0]?.measures[0]?.each?.unit;
+  const id = (each ?? unit)?.id ?? '';
+  if (['g', 'kg', 'ml', 'l', 'dl', 'cl'].includes(id)) return 'metric';
+  if (['oz', 'lb', 'fl oz'].includes(id)) return 'imperial';
+  return 'spoons';
+}
+
+/** Grams of the stand-in for the grams of the old food, by volume, weight or piece. */
+function gramsOf(to: SwapRow['to'][number], next: Food, old: Food, grams: number): number {
+  if (to.by !== 'volume') return grams * to.ratio;
+  const from = densityOf(old, grams < 20 ? 'tsp' : 'cup');
+  const into = densityOf(next, grams < 20 ? 'tsp' : 'cup');
+  return from && into ? (grams / from[1]) * to.ratio * into[1] : grams * to.ratio;
+}
+
+/** "1 cup basmati rice, rinsed" → "1 cup brown rice, rinsed": the cook's own words around the food stay. */
+function inOwnWords(line: ReadLine, text: string, food: Food, settings: ReadSettings): string | null {
+  const words = line.words?.foods[0]?.food;
+  if (!words || line.foods.length > 1 || line.alternatives.length > 0) return null;
+  const own = line.line.text;
+  const at = own.toLowerCase().indexOf(words);
+  if (at < 0) return null;
+  const [name = text] = text.split(', ');
+  const said = /, (?:no salt added|unsalted|no salt|unsweetened)\b/.exec(text)?.[0] ?? '';
+  // nuts are soaked for the blender, what stands in is not
+  const rest = own.slice(at + words.length).replace(/,\s*soaked(?:\s+(?:overnight|for [^,]*))?/i, food.kind === 'bean' || food.kind === 'nut' || food.kind === 'seed' ? '$&' : '');
+  const plainName = line.words?.foods[0]?.measures[0]?.unit?.id === 'can' ? name.replace(/^canned /, '') : name;
+  const next = `${own.slice(0, at)}${plainName}${said}${rest}`;
+  const read = readLine({ ...line.line, text: next }, settings, 4);
+  return read.foods.length === 1 && read.foods[0]?.food?.id === food.id && read.corners ? next : null;
+}
+
+function newLines(line: ReadLine, swap: SwapRow, settings: ReadSettings): string[] | null {
+  const old = line.foods[0]?.food;
+  const grams = line.foods[0]?.grams;
+  if (!old) return null;
+  const manner = mannerOf(line);
+  const out: string[] = [];
+  for (const to of swap.to) {
+    const same = to.food === 'same';
+    const next = same ? old : foodById(to.food);
+    if (!next) return null;
+    const text = same ? (line.words?.foods[0]?.food ?? old.name.toLowerCase()) : to.text;
+    if (to.ratio === 1 && swap.to.length === 1 && !same) {
+      const own = inOwnWords(line, text, next, settings);
+      if (own) {
+        out.push(own);
+        continue;
+      }
+    }
+    const unsaid = (line.words?.foods[0]?.measures.length ?? 0) === 0 && !line.corrected;
+    if (!grams || (unsaid && !same)) {
+      out.push(`${text}, to taste`);
+      continue;
+    }
+    const count = line.words?.foods[0]?.measures[0];
+    if (to.by === 'piece' && count && !count.unit) {
+      out.push(`${Math.max(1, Math.round(count.quantity[1] * to.ratio))} ${text}`);
+      continue;
+    }
+    const amount = kitchenAmount(gramsOf(to, next, old, grams.best), next, manner, LIQUID.has(next.kind) || next.kind === 'oil');
+    out.push(`${amount} ${text}`);
+  }
+  // "salt and pepper": the pepper stays
+  const others = line.foods.slice(1);
+  if (others.length > 0 && (line.words?.foods[0]?.measures.length ?? 0) > 0) return null;
+  out.push(...others.map((o) => `${o.text}, to taste`));
+  return line.optional ? out.map((l) => `${l} (optional)`) : out;
+}
+
+/** Article, amount and measure before a mention: "2 tbsp of the", "a little extra", "half the". */
+const LEAD =
+  /(?:(?:an?|\d[\d/.½¼¾⅓⅔–-]*)\s+)?(?:(?:little|good|generous|extra|further|another)\s+)*(?:(?:drizzle|splash|glug|pinch|dash|tbsp|tsp|tablespoons?|teaspoons?|cups?|half|most|all|some|rest|remainder)\s+(?:of\s+)?)?(?:(?:the|some|an?|your|more|extra|remaining|good|little)\s+)*$/i;
+
+/** Words that name the old food in the method: its own, or the one word of its kind. */
+function namesFor(line: ReadLine, othersOfKind: boolean): string[] {
+  const food = line.foods[0]?.food;
+  const own = line.foods[0]?.text.replace(/^(?:fresh|freshly|extra[- ]virgin|light|good|raw|ground|toasted|chopped|flaked)\s+/g, '').trim() ?? '';
+  const names = new Set<string>();
+  if (own) names.add(own);
+  for (const n of food?.names ?? []) if (own === n || own.endsWith(` ${n}`)) names.add(n);
+  const last = own.split(' ').at(-1) ?? '';
+  if (!othersOfKind && last.length > 2) names.add(last);
+  return [...names].filter(Boolean).sort((a, b) => b.length - a.length);
+}
+
+function inMethod(step: string, names: readonly string[], word: string): string {
+  if (names.length === 0) return step;
+  const words = names.map((n) => n.replace(/[.*+?^${}()|[\]\\]/g, '\\$&').replace(/s$/, 's?'));
+  // one pass from the left, so that words just put in are not taken for the old ones
+  const pattern = new RegExp(`\\b(?:${words.join('|')})\\b(?![- ]free)(?! (?:oil|milk|butter|powder|flour|sauce|paste|seeds?|vinegar|syrup)\\b)`, 'gi');
+  let text = step;
+  let from = 0;
+  for (;;) {
+    pattern.lastIndex = from;
+    const m = pattern.exec(text);
+    if (!m) return text;
+    const tail = text.length - (m.index + m[0].length);
+    text = replaceSpan(text, m.index, m.index + m[0].length, word);
+    from = text.length - tail;
+  }
+}
+
+/** Puts words in place of a stretch and of the article and amount before it. */
+function replaceSpan(text: string, start: number, end: number, word: string, withLead = true): string {
+  const lead = withLead ? (LEAD.exec(text.slice(0, start))?.[0].length ?? 0) : 0;
+  const from = start - lead;
+  const sentence = from === 0 || /[.!?]\s+$/.test(text.slice(0, from));
+  const put = sentence ? word.charAt(0).toUpperCase() + word.slice(1) : word;
+  return text.slice(0, from) + put + text.slice(end);
+}
+
+/**
+ * Applies a swap to one line, in the recipe's own text: the line is rewritten in the recipe's manner of
+ * measuring, and the method's words for the old food become the new one's.
+ *
+ * @param index of the line in `read.lines`
+ * @returns null where the swap cannot be written for this line
+ */
+export function applySwap(read: ReadRecipe, index: number, swap: SwapRow, settings: ReadSettings): Swapped | null {
+  const line = read.lines[index];
+  const food = line?.foods[0]?.food;
+  if (!line || !food) return null;
+  const { source } = read.recipe;
+  if (line.origin === 'method') {
+    const { start, end } = line.line;
+    const before = source.slice(0, start);
+    const stepStart = read.steps[line.step ?? 0]?.start ?? 0;
+    // a named food loses its article and amount with it; a phrase ("salted water") stands alone
+    const named = food.names.includes(line.line.text.toLowerCase()) || food.name.toLowerCase() === line.line.text.toLowerCase();
+    const changed = replaceSpan(source.slice(stepStart, end), start - stepStart, end - stepStart, swap.inMethod ?? `no ${food.kindLabel}`, named);
+    const text = before.slice(0, stepStart) + changed + source.slice(end);
+    return { text, lines: [], steps: [changed] };
+  }
+  const lines = newLines(line, swap, settings);
+  if (!lines) return null;
+  const others = read.lines.some((l, i) => i !== index && l.origin === 'ingredients' && l.foods.some((f) => f.food?.kind === food.kind));
+  const same = swap.to.some((t) => t.food === 'same');
+  const names = same ? [] : namesFor(line, others);
+  const word = swap.inMethod ?? (swap.to.length > 0 ? `the ${(swap.to[0]?.text ?? '').split(', ')[0]}` : `no ${names.at(-1) ?? food.kindLabel}`);
+  const steps: string[] = [];
+  // from the end to the start, so that positions stay true
+  const edits: { start: number; end: number; put: string }[] = [];
+  for (const step of read.steps) {
+    const changed = inMethod(step.text, names, word);
+    if (changed === step.text) continue;
+    steps.push(changed);
+    edits.push({ start: step.start, end: step.end, put: changed });
+  }
+  edits.push(lineEdit(source, line, lines));
+  const text = edits.sort((a, b) => b.start - a.start).reduce((t, e) => t.slice(0, e.start) + e.put + t.slice(e.end), source);
+  return tidyGreasing({ text, lines, steps }, swap, settings);
+}
+
+/** The edit of the ingredient line itself, keeping its bullet; a line that only goes takes its row along. */
+function lineEdit(source: string, line: ReadLine, lines: readonly string[]): { start: number; end: number; put: string } {
+  const rowStart = source.lastIndexOf('\n', line.line.start - 1) + 1;
+  const nextBreak = source.indexOf('\n', line.line.end);
+  const rowEnd = nextBreak < 0 ? source.length : nextBreak;
+  const row = source.slice(rowStart, rowEnd);
+  const prefix = row.slice(0, markerLength(row));
+  const alone = row.trim().length <= prefix.trim().length + line.line.text.length + 1;
+  if (lines.length > 0) return { start: line.line.start, end: line.line.end, put: lines.join(alone ? `\n${prefix}` : ', ') };
+  if (alone) return { start: rowStart, end: Math.min(rowEnd + 1, source.length), put: '' };
+  return { start: line.line.start, end: line.line.end + (/^[,;]\s*/.exec(source.slice(line.line.end))?.[0].length ?? 0), put: '' };
+}
+
+/** Once the fat for the tin is gone, "grease the tin" becomes lining it. */
+function tidyGreasing(swapped: Swapped, swap: SwapRow, settings: ReadSettings): Swapped {
+  if (!swap.roles.includes('grease') || swap.to.length > 0) return swapped;
+  let current = swapped;
+  for (let guard = 0; guard < 4; guard += 1) {
+    const read = readRecipe(parseRecipe(current.text), settings);
+    const left = read.lines.find((l) => l.origin === 'method' && /greas|oil|butter/i.test(l.line.text) && /tin|tray|pan|dish|sheet/i.test(l.line.text));
+    if (!left) return current;
+    const put = swap.inMethod ?? 'line the tin with baking paper';
+    const text = replaceSpan(current.text, left.line.start, left.line.end, put);
+    current = { ...current, text, steps: [...current.steps, put] };
+  }
+  return current;
+}

@@ -1,0 +1,74 @@
+import { auditRecipe } from '@/core/audit/audit';
+import type { AuditLimit, RecipeAudit } from '@/core/audit/schema';
+import { foodById } from '@/core/food/table';
+import type { Protocol, RoleId } from '@/core/protocol';
+import { readRecipe } from '@/core/read/read';
+import { parseRecipe } from '@/core/recipe/parse';
+import type { ReadRecipe, ReadSettings } from '@/core/read/types';
+import { applySwap, type Swapped } from './apply';
+import { roleOf, swapsFor, type DishRole } from './roles';
+import type { SwapRow } from './schema';
+
+/** What a swap would do to the dish. */
+export interface SwapPreview {
+  readonly swap: SwapRow;
+  readonly swapped: Swapped;
+  readonly after: RecipeAudit;
+  /** How much nearer the dish comes to its limits; 0 moves nothing. */
+  readonly gain: number;
+  /** Allergens it brings in and takes out. */
+  readonly brings: readonly string[];
+  readonly takes: readonly string[];
+  /** Allergens it brings that somebody at the table must not eat. */
+  readonly unsafe: readonly string[];
+}
+
+const WEIGHT = { over: 2, unknown: 1.2, depends: 1, near: 0.3, within: 0 } as const;
+
+/** How far from its limits a dish is: a step for each verdict, and how far over. */
+export function distance(limits: readonly AuditLimit[]): number {
+  let sum = 0;
+  for (const l of limits) {
+    sum += WEIGHT[l.verdict];
+    const value = l.value ?? (l.atLeast !== null ? { best: l.atLeast, high: l.atLeast } : null);
+    if (!value) continue;
+    const middle = (value.best + value.high) / 2;
+    // each doubling counts the same, so that the second of two offenders still counts
+    sum += Math.log2(1 + (l.limit > 0 ? middle / l.limit : middle / 5)) * 0.8;
+  }
+  return sum;
+}
+
+/**
+ * Swaps for one line of a recipe under a protocol, the most helpful first: by what they do to the limits
+ * of this dish, then by how near they stay; those that bring an allergen of somebody at the table last.
+ */
+export function rankSwaps(
+  read: ReadRecipe,
+  index: number,
+  protocol: Protocol,
+  before: RecipeAudit,
+  settings: ReadSettings,
+  options: { readonly role?: RoleId | undefined; readonly avoid?: readonly string[] } = {},
+): { readonly role: DishRole; readonly previews: readonly SwapPreview[] } {
+  const line = read.lines[index];
+  if (!line) return { role: { id: 'any', label: 'in the dish', evidence: '' }, previews: [] };
+  const role = roleOf(read, line);
+  const start = distance(before.limits);
+  const previews: SwapPreview[] = [];
+  for (const swap of swapsFor(line, role)) {
+    // a swap for a food by itself changes nothing
+    if (swap.to.length === 1 && swap.to[0]?.ratio === 1 && swap.to[0]?.food === line.foods[0]?.food?.id) continue;
+    const swapped = applySwap(read, index, swap, settings);
+    if (!swapped || swapped.text === read.recipe.source) continue;
+    const after = auditRecipe(readRecipe(parseRecipe(swapped.text), settings), protocol, { source: before.source, role: options.role ?? before.role });
+    const brings = after.allergens.filter((a) => !before.allergens.includes(a));
+    const takes = before.allergens.filter((a) => !after.allergens.includes(a));
+    const own = swap.to.flatMap((t) => foodById(t.food)?.allergens ?? []);
+    const unsafe = (options.avoid ?? []).filter((a) => own.includes(a));
+    previews.push({ swap, swapped, after, gain: start - distance(after.limits), brings, takes, unsafe });
+  }
+  const fitsRole = (p: SwapPreview) => (p.swap.roles.includes(role.id) ? 0.4 : 0);
+  const score = (p: SwapPreview) => p.gain + p.swap.closeness * 0.8 + fitsRole(p) - p.unsafe.length * 5;
+  return { role, previews: previews.sort((a, b) => score(b) - score(a)) };
+}

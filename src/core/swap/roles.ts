@@ -1,0 +1,92 @@
+import raw from '@content/compiled/swaps.json';
+import type { ReadLine, ReadRecipe } from '@/core/read/types';
+import type { SwapFile, SwapRow } from './schema';
+
+// checked by Zod when content is compiled
+const file = raw as unknown as SwapFile;
+
+/** All swaps of the knowledge base. */
+export const SWAPS: readonly SwapRow[] = file.swaps;
+
+/** What a food does in a dish, with the words that say so. */
+export interface DishRole {
+  readonly id: string;
+  readonly label: string;
+  readonly evidence: string;
+}
+
+const patterns = file.roles.map((row) => ({
+  row,
+  line: row.line ? new RegExp(row.line, 'i') : null,
+  steps: row.steps ? new RegExp(row.steps, 'i') : null,
+  title: row.title ? new RegExp(row.title, 'i') : null,
+}));
+
+/** Clauses of the method that name the food, or its kind's word. */
+function clausesOf(read: ReadRecipe, line: ReadLine): string[] {
+  const food = line.foods[0]?.food;
+  if (!food) return [];
+  if (line.origin === 'method' && line.step !== null) return [clauseAround(read.steps[line.step]?.text ?? '', line.span?.[0] ?? 0)];
+  const words = line.foods[0]?.text.split(' ') ?? [];
+  const telling = [words.at(-1) ?? '', KIND_WORD[food.kind] ?? ''].filter((w) => w.length > 2);
+  const out: string[] = [];
+  for (const step of read.steps)
+    for (const clause of step.text.split(/[.;!]/)) if (telling.some((w) => new RegExp(`\\b${escape(w)}`, 'i').test(clause)) && !/\b(?:extra|more)\b/i.test(clause)) out.push(clause);
+  return out;
+}
+const KIND_WORD: Record<string, string> = { oil: 'oil', salt: 'salt', sugar: 'sugar', syrup: 'syrup', 'solid-fat': 'butter' };
+const escape = (w: string) => w.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
+
+function clauseAround(text: string, at: number): string {
+  const from = Math.max(text.lastIndexOf('.', at), text.lastIndexOf(';', at)) + 1;
+  const to = text.slice(at).search(/[.;]/);
+  return text.slice(from, to < 0 ? undefined : at + to);
+}
+
+/** Evidence that a role fits, by one kind of evidence at a time: the surest kind is asked of all roles first. */
+const EVIDENCE: readonly ((p: (typeof patterns)[number], read: ReadRecipe, line: ReadLine) => string | null)[] = [
+  (p, _read, line) => {
+    const found = p.line?.exec(`${line.line.text} ${line.line.section ?? ''}`)?.[0];
+    return found ? `“${found.trim()}” in the line or its section` : null;
+  },
+  (p, read) => {
+    const { beside } = p.row;
+    return beside && read.lines.some((l) => l.foods.some((f) => f.food && beside.includes(f.food.kind))) ? `beside a ${beside[0]}` : null;
+  },
+];
+
+/** What the first food of a line does in the dish; the last resort is `any`. */
+export function roleOf(read: ReadRecipe, line: ReadLine): DishRole {
+  const kind = line.foods[0]?.food?.kind;
+  const mine = patterns.filter((p) => kind && p.row.kinds.includes(kind));
+  const as = (p: (typeof patterns)[number], evidence: string): DishRole => ({ id: p.row.id, label: p.row.label, evidence });
+  for (const evidence of EVIDENCE)
+    for (const p of mine) {
+      const found = evidence(p, read, line);
+      if (found) return as(p, found);
+    }
+  // the first clause that touches the food says what it is for
+  for (const clause of clausesOf(read, line))
+    for (const p of mine) {
+      const found = p.steps?.exec(clause)?.[0];
+      if (found) return as(p, `“${found.trim()}” in the method`);
+    }
+  for (const p of mine) {
+    const found = p.title?.exec(read.recipe.title)?.[0];
+    if (found) return as(p, `“${found}” in the title`);
+  }
+  const plain = mine.find((p) => !p.line && !p.steps && !p.title && !p.row.beside);
+  return plain ? as(plain, 'by its kind') : { id: 'any', label: 'in the dish', evidence: 'nothing more is said' };
+}
+
+/** Swaps for a line's food in its role; where few know the role, those for any role too. */
+export function swapsFor(line: ReadLine, role: DishRole): SwapRow[] {
+  const food = line.foods[0]?.food;
+  if (!food) return [];
+  const matches = SWAPS.filter((s) => s.from.foods?.includes(food.id) || s.from.kinds?.includes(food.kind));
+  const forRole = matches.filter((s) => s.roles.includes(role.id));
+  const forAny = matches.filter((s) => !s.roles.includes(role.id) && s.roles.includes('any'));
+  // words of the method are only changed by what fits them
+  if (line.origin === 'method') return forRole;
+  return forRole.length >= 2 ? forRole : [...forRole, ...forAny];
+}
