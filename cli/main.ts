@@ -3,7 +3,7 @@ import { parseArgs } from 'node:util';
 import { z } from 'zod';
 import { AuditSchema, type RecipeAudit } from '../src/core/audit/schema';
 import { auditText } from '../src/core/audit/text';
-import { findFood } from '../src/core/food/find';
+import { foodRows } from '../src/core/food/list';
 import { PROTOCOLS, protocolById, ROLES, type RoleId } from '../src/core/protocol';
 import { auditTable } from './table';
 
@@ -69,15 +69,13 @@ function protocols(json: boolean): number {
 
 function foods(query: string, json: boolean): number {
   if (!query.trim()) return complain('foods: say what to look for');
-  const found = findFood(query, '', 8);
-  if (json) {
-    const rows = found.map(({ food, confidence, as }) => ({ id: food.id, name: food.name, confidence, as, kind: food.kind, energyKcal: food.energyKcal, fatG: food.fatG, sodiumMg: food.sodiumMg, source: food.source }));
-    process.stdout.write(`${JSON.stringify(rows, null, 2)}\n`);
-  } else if (found.length === 0) process.stdout.write(`nothing is called "${query}" here\n`);
+  const rows = foodRows(query);
+  if (json) process.stdout.write(`${JSON.stringify(rows, null, 2)}\n`);
+  else if (rows.length === 0) process.stdout.write(`nothing is called "${query}" here\n`);
   else
-    for (const { food, confidence } of found)
-      process.stdout.write(`${confidence.toFixed(2)}  ${food.id.padEnd(24)} ${food.name}: ${food.energyKcal} kcal, ${food.fatG ?? '?'} g fat, ${food.sodiumMg ?? '?'} mg sodium in 100 g (${food.source})\n`);
-  return found.length > 0 ? 0 : 1;
+    for (const r of rows)
+      process.stdout.write(`${r.confidence.toFixed(2)}  ${r.id.padEnd(24)} ${r.name}: ${r.energyKcal} kcal, ${r.fatG ?? '?'} g fat, ${r.sodiumMg ?? '?'} mg sodium in 100 g (${r.source})\n`);
+  return rows.length > 0 ? 0 : 1;
 }
 
 function main(argv: string[]): number {

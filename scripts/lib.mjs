@@ -1,0 +1,59 @@
+import { spawn, spawnSync } from 'node:child_process';
+import { existsSync, statSync } from 'node:fs';
+import net from 'node:net';
+import path from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+export const root = path.resolve(path.dirname(fileURLToPath(import.meta.url)), '..');
+
+/** Chromium from Debian's packages, as every test and picture starts it. */
+export const CHROMIUM = '/usr/bin/chromium';
+export const CHROMIUM_ARGS = ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'];
+
+/** Runs a command in the project, its output shown; the process ends with it where it fails. */
+export function run(command, args, env = {}) {
+  const result = spawnSync(command, args, { cwd: root, stdio: 'inherit', env: { ...process.env, ...env } });
+  if (result.status !== 0) {
+    console.error(`\n${command} ${args.join(' ')} failed.`);
+    process.exit(result.status ?? 1);
+  }
+}
+
+/** Installs packages where they are missing or older than the lock file. */
+export function installPackages() {
+  const mark = path.join(root, 'node_modules/.package-lock.json');
+  const lock = path.join(root, 'package-lock.json');
+  if (existsSync(mark) && statSync(mark).mtimeMs >= statSync(lock).mtimeMs) run('npm', ['run', '-s', 'content']);
+  else run('npm', ['ci']);
+}
+
+/** The first free port from a given one on. */
+export async function freePort(from) {
+  for (let port = from; port < from + 50; port += 1) {
+    const free = await new Promise((resolve) => {
+      const server = net.createServer();
+      server.once('error', () => resolve(false));
+      server.listen(port, () => server.close(() => resolve(true)));
+    });
+    if (free) return port;
+  }
+  throw new Error(`no free port between ${from} and ${from + 49}`);
+}
+
+/** Starts the built app; resolves once it answers. */
+export async function startApp(port, { quiet = true } = {}) {
+  const child = spawn(process.execPath, [path.join(root, 'node_modules/next/dist/bin/next'), 'start', '-p', String(port)], {
+    cwd: root,
+    stdio: quiet ? 'ignore' : 'inherit',
+    env: { ...process.env, DULVET_DEMO: '1', NEXT_TELEMETRY_DISABLED: '1' },
+  });
+  const address = `http://localhost:${port}`;
+  for (let i = 0; i < 120; i += 1) {
+    if (child.exitCode !== null) throw new Error(`the server stopped with ${child.exitCode}`);
+    const up = await fetch(`${address}/api/protocols`).then((r) => r.ok, () => false);
+    if (up) return { child, address };
+    await new Promise((r) => setTimeout(r, 250));
+  }
+  child.kill();
+  throw new Error('the server did not answer');
+}

@@ -1,0 +1,57 @@
+// Takes the pictures of docs/screenshots from the demo kitchen. Needs a build and Debian's Chromium.
+import { mkdirSync } from 'node:fs';
+import path from 'node:path';
+import { chromium } from '@playwright/test';
+import { CHROMIUM, CHROMIUM_ARGS, freePort, root, startApp } from './lib.mjs';
+
+const out = path.resolve(root, process.argv[2] ?? 'docs/screenshots');
+mkdirSync(out, { recursive: true });
+const { child, address } = await startApp(await freePort(3300));
+const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_ARGS });
+const WIDE = { width: 1280, height: 800 };
+const NARROW = { width: 390, height: 844 };
+
+async function page(viewport, scheme = 'light') {
+  const context = await browser.newContext({ viewport, colorScheme: scheme, reducedMotion: 'reduce' });
+  const p = await context.newPage();
+  await p.goto(address);
+  await p.getByRole('region', { name: 'Limits' }).waitFor();
+  return p;
+}
+const shot = (p, name) => p.screenshot({ path: path.join(out, `${name}.png`) });
+const choose = (p, words) => p.locator('[data-line]').filter({ hasText: words }).first().getByRole('button').first().click();
+
+try {
+  const wide = await page(WIDE);
+  await shot(wide, 'bench');
+  await choose(wide, '4 tbsp olive oil');
+  await wide.getByRole('region', { name: 'Swaps' }).waitFor();
+  await shot(wide, 'bench-swap');
+  await wide.getByRole('button', { name: 'Table' }).click();
+  await shot(wide, 'table');
+  await wide.keyboard.press('Escape');
+  await wide.keyboard.press(',');
+  await shot(wide, 'settings');
+  await wide.keyboard.press('Escape');
+  await wide.keyboard.press('n');
+  await shot(wide, 'new-recipe');
+  await wide.keyboard.press('Escape');
+  await wide.goto(`${address}/shelf`);
+  await wide.getByRole('row').nth(3).waitFor();
+  await wide.waitForTimeout(600);
+  await shot(wide, 'shelf');
+  const night = await page(WIDE, 'dark');
+  await night.getByRole('button', { name: /Ida/ }).click();
+  await shot(night, 'bench-night');
+  const narrow = await page(NARROW);
+  await shot(narrow, 'bench-390');
+  await choose(narrow, '4 tbsp olive oil');
+  await narrow.getByRole('region', { name: 'Swaps' }).waitFor();
+  await shot(narrow, 'bench-swap-390');
+  await narrow.goto(`${address}/shelf`);
+  await narrow.waitForTimeout(800);
+  await shot(narrow, 'shelf-390');
+} finally {
+  await browser.close();
+  child.kill();
+}

@@ -1,0 +1,91 @@
+import { z } from 'zod';
+import { ROLES } from '@/core/protocol';
+import type { DulvetDatabase } from './db';
+import { DEFAULT_SETTINGS } from './settings';
+
+const time = z.number().int().nonnegative();
+const correction = z.object({ foodId: z.string().optional(), grams: z.number().positive().optional() }).strict();
+const recipe = z
+  .object({
+    id: z.string().min(1),
+    text: z.string().max(1024 * 1024),
+    role: z.enum(ROLES).nullable(),
+    servings: z.number().positive().max(1000).nullable(),
+    corrections: z.record(z.string(), correction),
+    createdAt: time,
+    updatedAt: time,
+    deletedAt: time.nullable(),
+  })
+  .strict();
+const diner = z.object({ id: z.string().min(1), name: z.string().min(1).max(80), protocol: z.string(), allergens: z.array(z.string()), order: z.number() }).strict();
+
+/** Everything in one file. A change of shape is a new number, with a way to read the old one. */
+export const ArchiveSchema = z
+  .object({
+    schema: z.literal('dulvet.archive/1'),
+    recipes: z.array(recipe),
+    diners: z.array(diner),
+    settings: z.object({
+      measures: z.object({ cup: z.enum(['us', 'metric']), tablespoon: z.enum(['us', 'australian']) }).strict(),
+      theme: z.enum(['system', 'day', 'night']),
+    }),
+  })
+  .strict();
+export type Archive = z.infer<typeof ArchiveSchema>;
+
+export async function exportArchive(db: DulvetDatabase): Promise<Archive> {
+  const settings = Object.fromEntries((await db.settings.toArray()).map((s) => [s.key, s.value]));
+  return ArchiveSchema.parse({
+    schema: 'dulvet.archive/1',
+    recipes: await db.recipes.toArray(),
+    diners: await db.diners.orderBy('order').toArray(),
+    settings: { measures: settings.measures ?? DEFAULT_SETTINGS.measures, theme: settings.theme ?? DEFAULT_SETTINGS.theme },
+  });
+}
+
+export type ArchiveReading = { readonly ok: true; readonly archive: Archive } | { readonly ok: false; readonly message: string };
+
+/** Line and column of a position, counted from 1. */
+function placeOf(text: string, at: number): string {
+  const before = text.slice(0, at);
+  return `line ${before.split('\n').length}, column ${at - before.lastIndexOf('\n')}`;
+}
+
+/** Reads an exported file; says where and why it is refused. Changes nothing. */
+export function readArchive(text: string): ArchiveReading {
+  let value: unknown;
+  try {
+    value = JSON.parse(text);
+  } catch (error) {
+    const at = /position (\d+)/.exec((error as Error).message)?.[1];
+    return { ok: false, message: `This is not a JSON file${at ? ` (${placeOf(text, Number(at))})` : ''}. Nothing was changed.` };
+  }
+  const parsed = ArchiveSchema.safeParse(value);
+  if (parsed.success) {
+    const ids = parsed.data.recipes.map((r) => r.id);
+    const twice = ids.find((id, i) => ids.indexOf(id) !== i);
+    if (twice) return { ok: false, message: `recipes: the id "${twice}" stands twice. Nothing was changed.` };
+    return { ok: true, archive: parsed.data };
+  }
+  const schema = (value as { schema?: unknown } | null)?.schema;
+  if (typeof schema === 'string' && schema.startsWith('dulvet.') && schema !== 'dulvet.archive/1')
+    return { ok: false, message: `This file is "${schema}", not an archive of this version. Nothing was changed.` };
+  const [issue] = parsed.error.issues;
+  const where = issue?.path.length ? issue.path.map((p) => (typeof p === 'number' ? `[${p + 1}]` : String(p))).join(' ') : 'the file';
+  return { ok: false, message: `${where}: ${issue?.message ?? 'is not as it should be'}. Nothing was changed.` };
+}
+
+/** Puts an archive's recipes and diners beside what is there; the same id is replaced. All or nothing. */
+export async function importArchive(db: DulvetDatabase, archive: Archive): Promise<void> {
+  await db.transaction('rw', db.recipes, db.diners, db.settings, async () => {
+    await db.recipes.bulkPut(archive.recipes.map((r) => ({ ...r, corrections: cleanCorrections(r.corrections) })));
+    await db.diners.bulkPut(archive.diners);
+    await db.settings.put({ key: 'measures', value: archive.settings.measures });
+    await db.settings.put({ key: 'theme', value: archive.settings.theme });
+  });
+}
+
+const cleanCorrections = (all: Archive['recipes'][number]['corrections']) =>
+  Object.fromEntries(
+    Object.entries(all).map(([line, c]) => [line, { ...(c.foodId === undefined ? {} : { foodId: c.foodId }), ...(c.grams === undefined ? {} : { grams: c.grams }) }]),
+  );

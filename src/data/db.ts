@@ -1,0 +1,61 @@
+import Dexie, { type EntityTable } from 'dexie';
+import type { RoleId } from '@/core/protocol';
+import type { Corrections } from '@/core/read/types';
+
+/** A recipe as it is kept: the cook's text and what she said about it. All else is computed. */
+export interface StoredRecipe {
+  readonly id: string;
+  readonly text: string;
+  readonly role: RoleId | null;
+  readonly servings: number | null;
+  readonly corrections: Corrections;
+  /** Milliseconds since 1970. */
+  readonly createdAt: number;
+  readonly updatedAt: number;
+  /** When it was thrown away; null while it is on the shelf. */
+  readonly deletedAt: number | null;
+}
+
+export interface StoredDiner {
+  readonly id: string;
+  readonly name: string;
+  readonly protocol: string;
+  readonly allergens: readonly string[];
+  readonly order: number;
+}
+
+export interface StoredSetting {
+  readonly key: string;
+  readonly value: unknown;
+}
+
+/** The browser's database. A change of its shape is a new version with its migration, tested. */
+export class DulvetDatabase extends Dexie {
+  recipes!: EntityTable<StoredRecipe, 'id'>;
+  diners!: EntityTable<StoredDiner, 'id'>;
+  settings!: EntityTable<StoredSetting, 'key'>;
+
+  constructor(name = 'dulvet') {
+    super(name);
+    this.version(1).stores({ recipes: 'id, updatedAt', diners: 'id, order', settings: 'key' });
+    // 2: recipes are thrown away before they are gone
+    this.version(2)
+      .stores({ recipes: 'id, updatedAt, deletedAt' })
+      .upgrade((tx) =>
+        tx
+          .table<StoredRecipe>('recipes')
+          .toCollection()
+          .modify((recipe) => {
+            Object.assign(recipe, { deletedAt: recipe.deletedAt ?? null });
+          }),
+      );
+  }
+}
+
+let open: DulvetDatabase | null = null;
+
+/** The one database of this page. */
+export function database(): DulvetDatabase {
+  open ??= new DulvetDatabase();
+  return open;
+}

@@ -1,0 +1,297 @@
+'use client';
+import { useRouter, useSearchParams } from 'next/navigation';
+import { Suspense, useDeferredValue, useEffect, useMemo, useState } from 'react';
+import { toast } from 'sonner';
+import { recipeText } from '@/core/format/text';
+import { readRecipe } from '@/core/read/read';
+import { parseRecipe } from '@/core/recipe/parse';
+import { rankSwaps, type SwapPreview } from '@/core/swap/rank';
+import { database } from '@/data/db';
+import { sampleText, seedDemo } from '@/data/demo';
+import { newRecipe, saveRecipe } from '@/data/recipes';
+import { setSetting } from '@/data/settings';
+import { Button } from '@/ui/button';
+import { Dialog } from '@/ui/dialog';
+import { fileName, saveFile } from '@/ui/save-file';
+import { isTyping, useKeys } from '@/ui/use-keys';
+import { useSettings } from '../settings/use-settings';
+import { TableDialog } from '../table/table-dialog';
+import { Ledger } from './ledger';
+import { gaugesOf, ledgerOf } from './model';
+import { NewRecipe } from './new-recipe';
+import { DishPanel, LinePanel } from './panel';
+import { Rail } from './rail';
+import { Diners, Top } from './top';
+import { useDocument } from './use-document';
+import { judgeTable, useDiners } from './use-table';
+
+/** The Bench: read, audit and swap one recipe. */
+export function Bench({ demo }: { demo: boolean }) {
+  return (
+    <Suspense>
+      <BenchInner demo={demo} />
+    </Suspense>
+  );
+}
+
+function BenchInner({ demo }: { demo: boolean }) {
+  const asked = useSearchParams().get('recipe');
+  const settings = useSettings();
+  const [seeded, setSeeded] = useState(!demo);
+  useEffect(() => {
+    if (demo) void seedDemo(database(), Date.now()).finally(() => setSeeded(true));
+  }, [demo]);
+  const id = seeded ? (asked ?? settings.openRecipe) : null;
+  useEffect(() => {
+    if (asked) void setSetting(database(), 'openRecipe', asked);
+  }, [asked]);
+  if (!seeded) return <p className="p-6 text-mute">Laying the table …</p>;
+  return <OpenRecipe key={id ?? 'none'} id={id} />;
+}
+
+async function take(texts: readonly string[]): Promise<string | null> {
+  const now = Date.now();
+  const made = texts.map((text, i) => newRecipe(text, now - i));
+  for (const recipe of made) await saveRecipe(database(), recipe);
+  const first = made[0]?.id ?? null;
+  await setSetting(database(), 'openRecipe', first);
+  return first;
+}
+
+function OpenRecipe({ id }: { id: string | null }) {
+  const router = useRouter();
+  const settings = useSettings();
+  const diners = useDiners();
+  const { doc, status, canUndo, canRedo, change, undo, redo, settle } = useDocument(id);
+  const [selected, setSelected] = useState<number | null>(null);
+  const [hovered, setHovered] = useState<number | null>(null);
+  const [editing, setEditing] = useState<number | null>(null);
+  const [chosen, setChosen] = useState(0);
+  const [correcting, setCorrecting] = useState(false);
+  const [why, setWhy] = useState(false);
+  const [wholeText, setWholeText] = useState(false);
+  const [dialog, setDialog] = useState<'new' | 'table' | null>(null);
+
+  const open = async (texts: readonly string[]) => {
+    const first = await take(texts);
+    setDialog(null);
+    if (first) router.push(`/?recipe=${first}`);
+  };
+
+  const readSettings = useMemo(() => ({ measures: settings.measures, corrections: doc?.corrections ?? {}, servings: doc?.servings ?? undefined }), [settings.measures, doc?.corrections, doc?.servings]);
+  const read = useMemo(() => (doc ? readRecipe(parseRecipe(doc.text), readSettings) : null), [doc, readSettings]);
+  const table = useMemo(() => (read && doc ? judgeTable(diners, read, doc.role) : []), [diners, read, doc]);
+  const current = table.find((d) => d.id === settings.diner) ?? table[0];
+  const avoid = useMemo(() => [...new Set(table.flatMap((d) => d.allergens))], [table]);
+
+  // swaps may come a moment after the keystroke, the audit may not
+  const later = useDeferredValue(useMemo(() => ({ read, current, selected: editing === null ? selected : null, readSettings, avoid }), [read, current, selected, editing, readSettings, avoid]));
+  const ranked = useMemo(() => {
+    if (!later.read || !later.current || later.selected === null || !later.read.lines[later.selected]) return null;
+    return rankSwaps(later.read, later.selected, later.current.protocol, later.current.audit, later.readSettings, { avoid: later.avoid });
+  }, [later]);
+
+  const select = (index: number | null) => {
+    setSelected(index);
+    setChosen(0);
+    setCorrecting(false);
+    settle();
+  };
+  const move = (by: number) => {
+    if (!read || read.lines.length === 0) return;
+    const next = selected === null ? (by > 0 ? 0 : read.lines.length - 1) : Math.min(read.lines.length - 1, Math.max(0, selected + by));
+    select(next);
+    document.querySelector(`[data-line="${next}"]`)?.scrollIntoView({ block: 'nearest' });
+  };
+  const setLine = (index: number, text: string) => {
+    const line = read?.lines[index]?.line;
+    if (!doc || !line) return;
+    const kept = text.replace(/[\r\n]+/g, ' ');
+    const put = kept.trim() === '' ? ' ' : kept;
+    change({ text: doc.text.slice(0, line.start) + put + doc.text.slice(line.end) }, `line-${line.start}`);
+  };
+  const finishEdit = (cancel: boolean) => {
+    setEditing(null);
+    if (cancel) undo();
+    settle();
+  };
+  const apply = (preview: SwapPreview) => {
+    change({ text: preview.swapped.text });
+    setSelected(null);
+    toast(`${preview.swap.name}: swapped.`, { action: { label: 'Undo', onClick: undo } });
+  };
+  const correct = (correction: { foodId?: string; grams?: number } | null) => {
+    const line = selected === null ? undefined : read?.lines[selected];
+    if (!doc || !line) return;
+    const key = line.origin === 'method' ? `method: ${line.line.text}` : line.line.text;
+    const others = Object.fromEntries(Object.entries(doc.corrections).filter(([k]) => k !== key));
+    change({ corrections: correction ? { ...others, [key]: correction } : others });
+  };
+  const servings = (n: number | null) => change({ servings: n }, 'servings');
+  const nextDiner = () => {
+    const at = table.findIndex((d) => d.id === current?.id);
+    const next = table[(at + 1) % Math.max(1, table.length)];
+    if (next) void setSetting(database(), 'diner', next.id);
+  };
+
+  useKeys({
+    ArrowDown: () => move(1),
+    ArrowUp: () => move(-1),
+    e: () => selected !== null && read?.lines[selected]?.origin === 'ingredients' && setEditing(selected),
+    Enter: () => selected !== null && read?.lines[selected]?.origin === 'ingredients' && setEditing(selected),
+    f: () => selected !== null && setCorrecting(true),
+    w: () => selected !== null && setWhy(!why),
+    s: () => ranked && setChosen((chosen + 1) % Math.max(1, Math.min(8, ranked.previews.length))),
+    a: () => {
+      const preview = ranked?.previews[chosen];
+      if (preview) apply(preview);
+    },
+    d: nextDiner,
+    t: () => setWholeText(!wholeText),
+    n: () => setDialog('new'),
+    '+': () => read && servings(Math.round(read.servings.range.best) + 1),
+    '=': () => read && servings(Math.round(read.servings.range.best) + 1),
+    '-': () => read && servings(Math.max(1, Math.round(read.servings.range.best) - 1)),
+    Escape: () => select(null),
+    'mod+z': undo,
+    'mod+shift+z': redo,
+    'mod+y': redo,
+  });
+
+  useEffect(() => {
+    const onPaste = (event: ClipboardEvent) => {
+      if (isTyping(event.target)) return;
+      const reading = recipeText(event.clipboardData?.getData('text/plain') ?? '');
+      if (!reading.ok) toast.error(reading.message);
+      else
+        void take(reading.recipes).then((first) => {
+          if (first) router.push(`/?recipe=${first}`);
+        });
+    };
+    window.addEventListener('paste', onPaste);
+    return () => window.removeEventListener('paste', onPaste);
+  }, [router]);
+
+  if (status === 'loading' && id) return <p className="p-6 text-mute">Taking it off the shelf …</p>;
+  if (!doc || !read || !current)
+    return (
+      <div className="mx-auto max-w-2xl">
+        <h1 className="text-[25px] font-semibold">An empty bench</h1>
+        <p className="mb-4 mt-1 text-mute">Paste a recipe anywhere on this page, or write one here. Dulvet reads it line by line and says where it goes over.</p>
+        <div className="sheet p-4">
+          <NewRecipe onTake={(texts) => void open(texts)} onSample={() => void open([sampleText()])} />
+        </div>
+      </div>
+    );
+
+  const { audit } = current;
+  const { gauges, bans } = gaugesOf(audit, read, current.protocol);
+  const rows = ledgerOf(audit);
+  const lit = hovered ?? selected;
+  const line = selected === null ? undefined : read.lines[selected];
+  const correctionKey = line?.origin === 'method' ? `method: ${line.line.text}` : (line?.line.text ?? '');
+
+  return (
+    <div className="grid gap-3.5 lg:grid-cols-[minmax(0,1fr)_372px]">
+      <div className="min-w-0">
+        <div className="mb-4 flex flex-wrap items-end justify-between gap-x-5 gap-y-2">
+          <Top audit={audit} said={read.servings.said} overruled={doc.servings !== null} onServings={servings} onRole={(role) => change({ role })} />
+          <Diners diners={table} chosen={current.id} onChoose={(d) => void setSetting(database(), 'diner', d)} onEdit={() => setDialog('table')} />
+        </div>
+        <Rail gauges={gauges} bans={bans} lit={lit} names={audit.lines.map((l) => l.text)} onHover={setHovered} onSelect={select} />
+        {wholeText ? (
+          <section aria-label="Whole text" className="sheet mt-3 p-2">
+            <textarea aria-label="The recipe's whole text" value={doc.text} onChange={(e) => change({ text: e.target.value }, 'whole')} onBlur={settle} rows={24} spellCheck={false} className="field w-full resize-y border-0 font-[inherit] leading-relaxed" />
+          </section>
+        ) : (
+          <Ledger audit={audit} rows={rows} selected={selected} lit={lit} editing={editing} onSelect={select} onHover={setHovered} onEdit={(i) => { select(i); setEditing(i); }} onText={setLine} onDone={finishEdit} />
+        )}
+        <div className="no-print mt-2 flex flex-wrap gap-1">
+          <Button look="plain" keys="N" onClick={() => setDialog('new')}>
+            New recipe
+          </Button>
+          <Button look="plain" keys="T" aria-pressed={wholeText} onClick={() => setWholeText(!wholeText)}>
+            {wholeText ? 'Lines' : 'Whole text'}
+          </Button>
+          <Button look="plain" keys="Ctrl Z" disabled={!canUndo} onClick={undo}>
+            Undo
+          </Button>
+          <Button look="plain" disabled={!canRedo} onClick={redo}>
+            Redo
+          </Button>
+          <Button look="plain" onClick={() => saveFile(`${fileName(audit.title)}.md`, 'text/markdown', doc.text)}>
+            Save as text
+          </Button>
+          <Button look="plain" onClick={() => window.print()}>
+            Print
+          </Button>
+        </div>
+        {!wholeText && audit.steps.length > 0 && <Method audit={audit} />}
+      </div>
+      <aside className={`sheet min-w-0 self-start px-4 py-3.5 lg:sticky lg:top-3 lg:max-h-[calc(100dvh-24px)] lg:overflow-y-auto ${line ? 'max-lg:fixed max-lg:inset-x-1.5 max-lg:bottom-1.5 max-lg:z-30 max-lg:max-h-[58dvh] max-lg:overflow-y-auto' : ''}`} aria-label={line ? 'The chosen line' : 'The dish'}>
+        {line && selected !== null ? (
+          <LinePanel
+            audit={audit}
+            protocol={current.protocol}
+            index={selected}
+            read={line}
+            role={ranked?.role ?? { id: 'any', label: 'in the dish', evidence: '' }}
+            previews={ranked?.previews ?? []}
+            chosen={chosen}
+            correction={doc.corrections[correctionKey]}
+            correcting={correcting}
+            why={why}
+            onChoose={setChosen}
+            onApply={apply}
+            onCorrect={correct}
+            onCorrecting={setCorrecting}
+            onWhy={setWhy}
+            onEdit={() => setEditing(selected)}
+            onClose={() => select(null)}
+          />
+        ) : (
+          <DishPanel audit={audit} protocol={current.protocol} onSelect={select} />
+        )}
+      </aside>
+      <Dialog open={dialog === 'new'} onOpenChange={(o) => setDialog(o ? 'new' : null)} title="New recipe" wide>
+        <NewRecipe onTake={(texts) => void open(texts)} />
+      </Dialog>
+      <TableDialog open={dialog === 'table'} onOpenChange={(o) => setDialog(o ? 'table' : null)} diners={diners} />
+    </div>
+  );
+}
+
+/** The method as written, the words that bring something marked. */
+function Method({ audit }: { audit: { steps: readonly { text: string; findings: readonly { span: readonly [number, number] | null; message: string; rule: string }[] }[] } }) {
+  return (
+    <section aria-label="Method" className="sheet mt-3 px-4 py-3">
+      <h2 className="text-[16px] font-semibold">Method</h2>
+      <ol className="mt-1 list-decimal space-y-1.5 pl-5">
+        {audit.steps.map((step, i) => (
+          <li key={i}>{marked(step.text, step.findings)}</li>
+        ))}
+      </ol>
+    </section>
+  );
+}
+
+function marked(text: string, findings: readonly { span: readonly [number, number] | null; message: string; rule: string }[]) {
+  const spans = findings
+    .filter((f) => f.rule === 'only-in-method')
+    .flatMap((f) => (f.span ? [{ from: f.span[0], to: f.span[1], message: f.message }] : []))
+    .sort((a, b) => a.from - b.from);
+  const out: React.ReactNode[] = [];
+  let at = 0;
+  for (const { from, to, message } of spans) {
+    if (from < at) continue;
+    out.push(text.slice(at, from));
+    out.push(
+      <mark key={from} title={message} className="rounded-sm bg-transparent font-semibold text-over underline decoration-wavy decoration-1 underline-offset-4">
+        {text.slice(from, to)}
+      </mark>,
+    );
+    at = to;
+  }
+  out.push(text.slice(at));
+  return out;
+}

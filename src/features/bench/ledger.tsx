@@ -1,0 +1,162 @@
+'use client';
+import { useEffect, useRef } from 'react';
+import { showNumber } from '@/core/format/figures';
+import type { RecipeAudit } from '@/core/audit/schema';
+import { Glyph } from '@/ui/glyph';
+import type { Cell, LedgerRow } from './model';
+
+interface LedgerProps {
+  audit: RecipeAudit;
+  rows: readonly LedgerRow[];
+  selected: number | null;
+  lit: number | null;
+  editing: number | null;
+  onSelect: (index: number) => void;
+  onHover: (index: number | null) => void;
+  onEdit: (index: number) => void;
+  onText: (index: number, text: string) => void;
+  onDone: (cancel: boolean) => void;
+}
+
+function Figure({ cell, className = '' }: { cell: Cell; className?: string }) {
+  return (
+    <td className={`num px-2 py-1.5 text-right ${className}`} title={cell.title}>
+      <span className="flex items-center justify-end gap-1.5">
+        <span className={cell.text === '·' ? 'text-mute' : ''}>{cell.text}</span>
+        <span aria-hidden className="hidden h-[7px] w-[46px] overflow-hidden rounded-[2px] bg-wash lg:block">
+          <span className="block h-full" style={{ width: `${cell.size * 100}%`, background: cell.over ? 'var(--over)' : 'var(--within)' }} />
+        </span>
+      </span>
+    </td>
+  );
+}
+
+function Words({ row, editing, onText, onDone }: { row: LedgerRow; editing: boolean } & Pick<LedgerProps, 'onText' | 'onDone'>) {
+  const input = useRef<HTMLInputElement>(null);
+  useEffect(() => {
+    if (!editing) return;
+    input.current?.focus();
+    input.current?.setSelectionRange(input.current.value.length, input.current.value.length);
+  }, [editing]);
+  if (editing)
+    return (
+      <input
+        ref={input}
+        aria-label="Words of this line"
+        value={row.line.text}
+        onChange={(e) => onText(row.index, e.target.value)}
+        onBlur={() => onDone(false)}
+        onKeyDown={(e) => {
+          if (e.key === 'Enter' || e.key === 'Escape') {
+            e.preventDefault();
+            e.stopPropagation();
+            onDone(e.key === 'Escape');
+          }
+        }}
+        className="w-full rounded border-[1.5px] border-rim bg-sheet px-1.5 py-0.5"
+      />
+    );
+  return (
+    <>
+      {row.line.origin === 'method' && <span className="mr-1 rounded border border-hair px-1 text-[12px] text-mute">method</span>}
+      <span className={row.mark === 'over' ? 'font-medium' : ''}>{row.line.text}</span> <span className="num text-[12.5px] text-mute">{row.reading}</span>
+    </>
+  );
+}
+
+/** The cook's own lines, with what each brings; columns add up to the gauges. */
+export function Ledger({ audit, rows, selected, lit, editing, onSelect, onHover, onEdit, onText, onDone }: LedgerProps) {
+  const per = audit.perServing;
+  const total = (n: number | null | undefined) => (n === null || n === undefined ? '?' : showNumber(n));
+  let section: string | null = null;
+  return (
+    <section aria-label="Lines" className="sheet mt-3 overflow-hidden">
+      <table className="w-full border-collapse">
+        <thead>
+          <tr className="border-b-[1.5px] border-hair text-[12px] text-mute">
+            <th scope="col" className="w-8">
+              <span className="sr-only">Verdict</span>
+            </th>
+            <th scope="col" className="py-1.5 text-left font-medium">
+              As written
+            </th>
+            <th scope="col" className="px-2 text-right font-medium">
+              fat share<span className="hidden sm:inline">, points</span>
+            </th>
+            <th scope="col" className="px-2 text-right font-medium">
+              sodium<span className="hidden sm:inline">, mg a serving</span>
+            </th>
+            <th scope="col" className="hidden px-2 text-right font-medium md:table-cell">
+              free sugar, g
+            </th>
+            <th scope="col" className="hidden px-2 text-right font-medium md:table-cell">
+              kcal
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((row) => {
+            const heading = row.line.section !== section ? row.line.section : null;
+            section = row.line.section;
+            const on = selected === row.index;
+            return [
+              heading && (
+                <tr key={`s${row.index}`}>
+                  <th scope="rowgroup" colSpan={6} className="px-3 pb-0.5 pt-2.5 text-left text-[12.5px] font-semibold text-mute">
+                    {heading}
+                  </th>
+                </tr>
+              ),
+              <tr
+                key={row.index}
+                data-line={row.index}
+                aria-selected={on}
+                onClick={() => onSelect(row.index)}
+                onDoubleClick={() => row.line.origin === 'ingredients' && onEdit(row.index)}
+                onMouseEnter={() => onHover(row.index)}
+                onMouseLeave={() => onHover(null)}
+                className={`cursor-pointer border-b border-hair/60 last:border-0 ${on ? 'bg-pick' : lit === row.index ? 'bg-wash' : ''}`}
+                style={on ? { boxShadow: 'inset 4px 0 var(--rim)' } : undefined}
+              >
+                <td className="py-1.5 pl-3 align-middle">
+                  <Glyph mark={row.mark} />
+                </td>
+                <th scope="row" className="px-2 py-1.5 text-left font-normal [overflow-wrap:anywhere]">
+                  {editing === row.index ? (
+                    <Words row={row} editing onText={onText} onDone={onDone} />
+                  ) : (
+                    <button type="button" onClick={() => onSelect(row.index)} aria-pressed={on} className="text-left">
+                      <Words row={row} editing={false} onText={onText} onDone={onDone} />
+                    </button>
+                  )}
+                </th>
+                <Figure cell={row.fat} />
+                <Figure cell={row.sodium} />
+                <Figure cell={row.sugar} className="hidden md:table-cell" />
+                <td className="num hidden px-2 py-1.5 text-right md:table-cell">{row.energy}</td>
+              </tr>,
+            ];
+          })}
+        </tbody>
+        <tfoot>
+          <tr className="num border-t-2 border-rim font-semibold">
+            <td />
+            <th scope="row" className="px-2 py-1.5 text-left font-semibold">
+              A plate
+            </th>
+            <td className="px-2 py-1.5 text-right">
+              <span className="lg:pr-[52px]">{total(audit.total.fatSharePercent?.best)} %</span>
+            </td>
+            <td className="px-2 py-1.5 text-right">
+              <span className="lg:pr-[52px]">{total(per.sodiumMg?.best)}</span>
+            </td>
+            <td className="hidden px-2 py-1.5 text-right md:table-cell">
+              <span className="lg:pr-[52px]">{total(per.freeSugarG?.best)}</span>
+            </td>
+            <td className="hidden px-2 py-1.5 text-right md:table-cell">{total(per.energyKcal?.best)}</td>
+          </tr>
+        </tfoot>
+      </table>
+    </section>
+  );
+}

@@ -1,0 +1,90 @@
+'use client';
+import { useId, useState } from 'react';
+import { findFood } from '@/core/food/find';
+import { showNumber } from '@/core/format/figures';
+import type { Correction, ReadLine } from '@/core/read/types';
+import { Button } from '@/ui/button';
+
+interface ReadingProps {
+  line: ReadLine;
+  correction: Correction | undefined;
+  onCorrect: (correction: Correction | null) => void;
+  open: boolean;
+  onOpen: (open: boolean) => void;
+}
+
+/** Corrects in place what was read into a line: which food, how many grams. */
+export function Reading({ line, correction, onCorrect, open, onOpen }: ReadingProps) {
+  const first = line.foods[0];
+  const [query, setQuery] = useState('');
+  const [grams, setGrams] = useState(correction?.grams !== undefined ? String(correction.grams) : first?.grams ? showNumber(first.grams.best) : '');
+  const [refusal, setRefusal] = useState<string | null>(null);
+  const id = useId();
+  const candidates = query.trim() ? findFood(query, '', 6) : (first?.candidates ?? []);
+  if (!open)
+    return (
+      <div className="mt-2 flex flex-wrap items-center gap-2">
+        <Button look="plain" keys="F" onClick={() => onOpen(true)} className="-ml-2 px-2">
+          Correct the reading
+        </Button>
+        {line.corrected && (
+          <Button look="plain" onClick={() => onCorrect(null)} className="px-2">
+            Back to Dulvet’s reading
+          </Button>
+        )}
+      </div>
+    );
+  const weigh = () => {
+    const value = Number(grams.replace(',', '.'));
+    if (!(value > 0) || value > 100_000) {
+      setRefusal('Grams above 0, and no more than 100 000.');
+      return;
+    }
+    setRefusal(null);
+    onCorrect({ ...correction, grams: value });
+  };
+  return (
+    <div className="mt-2 rounded-[10px] border-[1.5px] border-hair p-3">
+      <div className="flex items-end gap-2">
+        <div className="flex-1">
+          <label htmlFor={`${id}g`} className="block text-[13px] font-semibold">
+            Grams that go in
+          </label>
+          <input id={`${id}g`} inputMode="decimal" autoFocus value={grams} onChange={(e) => setGrams(e.target.value)} onKeyDown={(e) => e.key === 'Enter' && weigh()} aria-invalid={refusal !== null} className="field num w-full" />
+        </div>
+        <Button onClick={weigh}>Weighed</Button>
+      </div>
+      {refusal && (
+        <p role="alert" className="mt-1 text-[13px] font-medium text-over">
+          {refusal}
+        </p>
+      )}
+      {line.origin === 'ingredients' && (
+        <div className="mt-3">
+          <label htmlFor={`${id}f`} className="block text-[13px] font-semibold">
+            Which food
+          </label>
+          <input id={`${id}f`} value={query} placeholder={first?.food?.name ?? 'a food’s name'} onChange={(e) => setQuery(e.target.value)} className="field w-full" />
+          <ul className="mt-1 max-h-44 overflow-y-auto">
+            {candidates.map(({ food, confidence }) => (
+              <li key={food.id}>
+                <button type="button" onClick={() => onCorrect({ ...correction, foodId: food.id })} className={`flex w-full items-baseline justify-between gap-2 rounded px-2 py-1 text-left hover:bg-pick ${first?.food?.id === food.id ? 'font-semibold' : ''}`}>
+                  <span>{food.name}</span>
+                  <span className="num text-[12px] text-mute">
+                    {showNumber(food.energyKcal)} kcal, {food.fatG === null ? '?' : showNumber(food.fatG)} g fat in 100 g · {Math.round(confidence * 100)} %
+                  </span>
+                </button>
+              </li>
+            ))}
+            {candidates.length === 0 && <li className="px-2 py-1 text-mute">Nothing of that name here. Try a plainer one.</li>}
+          </ul>
+        </div>
+      )}
+      <div className="mt-2 flex justify-end">
+        <Button look="plain" onClick={() => onOpen(false)}>
+          Done
+        </Button>
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,160 @@
+'use client';
+import { useLiveQuery } from 'dexie-react-hooks';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useEffect, useMemo, useState } from 'react';
+import { toast } from 'sonner';
+import { showRange } from '@/core/format/figures';
+import { protocolById } from '@/core/protocol';
+import { database } from '@/data/db';
+import { sampleText, seedDemo } from '@/data/demo';
+import { emptyBin, listRecipes, listThrownAway, newRecipe, restoreRecipe, saveRecipe, throwAway } from '@/data/recipes';
+import { setSetting } from '@/data/settings';
+import { Button } from '@/ui/button';
+import { Glyph } from '@/ui/glyph';
+import { library } from '@/workers/library';
+import type { LibraryRow } from '@/workers/library.worker';
+import { useDiners } from '../bench/use-table';
+import { useSettings } from '../settings/use-settings';
+
+/** All recipes, with everyone's verdict; opening, throwing away, taking back. */
+export function Shelf({ demo }: { demo: boolean }) {
+  const router = useRouter();
+  const settings = useSettings();
+  const diners = useDiners();
+  useEffect(() => {
+    if (demo) void seedDemo(database(), Date.now());
+  }, [demo]);
+  const recipes = useLiveQuery(() => listRecipes(database()), [], null);
+  const binned = useLiveQuery(() => listThrownAway(database()), [], []);
+  const [rows, setRows] = useState<ReadonlyMap<string, LibraryRow>>(new Map());
+  const protocols = useMemo(() => [...new Set(diners.map((d) => d.protocol))], [diners]);
+  useEffect(() => {
+    if (!recipes || recipes.length === 0) return;
+    let current = true;
+    void library()
+      .audit(
+        recipes.map(({ id, text, role, servings, corrections }) => ({ id, text, role, servings, corrections })),
+        protocols,
+        settings.measures,
+      )
+      .then((found) => {
+        if (current) setRows(new Map(found.map((r) => [r.id, r])));
+      });
+    return () => {
+      current = false;
+    };
+  }, [recipes, protocols, settings.measures]);
+
+  const remove = (id: string, title: string) => {
+    void throwAway(database(), id, Date.now());
+    toast(`“${title}” is off the shelf.`, { action: { label: 'Undo', onClick: () => void restoreRecipe(database(), id) } });
+  };
+  const sample = async () => {
+    const recipe = newRecipe(sampleText(), Date.now());
+    await saveRecipe(database(), recipe);
+    await setSetting(database(), 'openRecipe', recipe.id);
+    router.push(`/?recipe=${recipe.id}`);
+  };
+
+  if (!recipes) return <p className="p-6 text-mute">Looking on the shelf …</p>;
+  return (
+    <>
+      <div className="mb-4 flex flex-wrap items-end justify-between gap-3">
+        <div>
+          <h1 className="text-[25px] font-semibold leading-tight">Shelf</h1>
+          <p className="text-mute">{recipes.length === 1 ? 'One recipe' : `${recipes.length} recipes`}, the last touched first</p>
+        </div>
+        <Button look="solid" onClick={() => { void setSetting(database(), 'openRecipe', null).then(() => router.push('/')); }}>
+          New recipe
+        </Button>
+      </div>
+      {recipes.length === 0 ? (
+        <div className="sheet p-5">
+          <p className="mb-3">Nothing on the shelf yet. Paste a recipe on the Bench, or try a sample.</p>
+          <Button onClick={() => void sample()}>Try a sample</Button>
+        </div>
+      ) : (
+        <div className="sheet overflow-x-auto">
+          <table className="w-full border-collapse">
+            <thead>
+              <tr className="border-b-[1.5px] border-hair text-left text-[12px] text-mute">
+                <th scope="col" className="px-3 py-2 font-medium">
+                  Recipe
+                </th>
+                {diners.map((d) => (
+                  <th key={d.id} scope="col" className="px-2 text-center font-medium" title={protocolById(d.protocol)?.name}>
+                    {d.name}
+                  </th>
+                ))}
+                <th scope="col" className="hidden px-2 text-right font-medium sm:table-cell">
+                  fat share, %
+                </th>
+                <th scope="col" className="hidden px-2 text-right font-medium md:table-cell">
+                  sodium, mg a plate
+                </th>
+                <th scope="col" className="hidden px-2 text-right font-medium md:table-cell">
+                  kcal a plate
+                </th>
+                <th scope="col">
+                  <span className="sr-only">Remove</span>
+                </th>
+              </tr>
+            </thead>
+            <tbody>
+              {recipes.map((recipe) => {
+                const row = rows.get(recipe.id);
+                const title = row?.title ?? recipe.text.split('\n')[0]?.replace(/^#+\s*/, '') ?? 'Untitled recipe';
+                return (
+                  <tr key={recipe.id} className="border-b border-hair/60 last:border-0 hover:bg-wash">
+                    <th scope="row" className="px-3 py-2 text-left font-medium [overflow-wrap:anywhere]">
+                      <Link href={`/?recipe=${recipe.id}`} className="underline decoration-transparent underline-offset-4 hover:decoration-rim">
+                        {title}
+                      </Link>
+                      {row && row.unresolved > 0 && <span className="ml-2 text-[12.5px] font-normal text-mute">{row.unresolved === 1 ? 'one line not understood' : `${row.unresolved} lines not understood`}</span>}
+                    </th>
+                    {diners.map((d) => {
+                      const unsafe = row ? d.allergens.filter((a) => row.allergens.includes(a)) : [];
+                      return (
+                        <td key={d.id} className="px-2 text-center">
+                          {row && <Glyph mark={unsafe.length > 0 ? 'over' : (row.verdicts[d.protocol] ?? 'unknown')} />}
+                          {unsafe.length > 0 && <span className="block text-[11.5px] leading-tight text-over">has {unsafe.join(', ')}</span>}
+                        </td>
+                      );
+                    })}
+                    <td className="num hidden px-2 text-right sm:table-cell">{row?.fatShare ? showRange(row.fatShare) : row ? '?' : ''}</td>
+                    <td className="num hidden px-2 text-right md:table-cell">{row?.sodium ? showRange(row.sodium) : row ? '?' : ''}</td>
+                    <td className="num hidden px-2 text-right md:table-cell">{row?.energy ? showRange(row.energy) : row ? '?' : ''}</td>
+                    <td className="px-1 text-right">
+                      <Button look="plain" onClick={() => remove(recipe.id, title)} aria-label={`Remove ${title}`}>
+                        Remove
+                      </Button>
+                    </td>
+                  </tr>
+                );
+              })}
+            </tbody>
+          </table>
+        </div>
+      )}
+      {binned.length > 0 && (
+        <details className="mt-4">
+          <summary className="font-semibold text-rim">{binned.length === 1 ? 'One recipe' : `${binned.length} recipes`} taken off the shelf</summary>
+          <ul className="mt-2 space-y-1">
+            {binned.map((recipe) => (
+              <li key={recipe.id} className="flex items-center gap-3">
+                <span>{recipe.text.split('\n')[0]?.replace(/^#+\s*/, '') || 'Untitled recipe'}</span>
+                <Button look="plain" onClick={() => void restoreRecipe(database(), recipe.id)}>
+                  Put back
+                </Button>
+              </li>
+            ))}
+          </ul>
+          <Button look="plain" className="mt-2" onClick={() => void emptyBin(database())}>
+            Forget them for good
+          </Button>
+        </details>
+      )}
+    </>
+  );
+}

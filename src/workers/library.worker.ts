@@ -1,0 +1,58 @@
+import { expose } from 'comlink';
+import { auditRecipe } from '@/core/audit/audit';
+import type { Verdict } from '@/core/audit/schema';
+import type { MeasureSettings } from '@/core/measure/units';
+import { protocolById, type RoleId } from '@/core/protocol';
+import { parseRecipe } from '@/core/recipe/parse';
+import { readRecipe } from '@/core/read/read';
+import type { Corrections } from '@/core/read/types';
+import type { Range } from '@/core/range/range';
+
+export interface LibraryRecipe {
+  readonly id: string;
+  readonly text: string;
+  readonly role: RoleId | null;
+  readonly servings: number | null;
+  readonly corrections: Corrections;
+}
+
+/** One row of the shelf: a recipe under several protocols. */
+export interface LibraryRow {
+  readonly id: string;
+  readonly title: string;
+  readonly lines: number;
+  readonly unresolved: number;
+  readonly fatShare: Range | null;
+  readonly sodium: Range | null;
+  readonly energy: Range | null;
+  readonly allergens: readonly string[];
+  readonly verdicts: Readonly<Record<string, Verdict>>;
+}
+
+const doorway = {
+  /** Audits recipes under each protocol; rows come in the recipes' order. */
+  audit(recipes: readonly LibraryRecipe[], protocols: readonly string[], measures: MeasureSettings): LibraryRow[] {
+    return recipes.map((recipe) => {
+      const read = readRecipe(parseRecipe(recipe.text), { measures, corrections: recipe.corrections, servings: recipe.servings ?? undefined });
+      const audits = protocols.flatMap((id) => {
+        const protocol = protocolById(id);
+        return protocol ? [[id, auditRecipe(read, protocol, { role: recipe.role ?? undefined })] as const] : [];
+      });
+      const first = audits[0]?.[1];
+      return {
+        id: recipe.id,
+        title: read.recipe.title,
+        lines: read.lines.length,
+        unresolved: first?.unresolved.length ?? 0,
+        fatShare: first?.total.fatSharePercent ?? null,
+        sodium: first?.perServing.sodiumMg ?? null,
+        energy: first?.perServing.energyKcal ?? null,
+        allergens: first?.allergens ?? [],
+        verdicts: Object.fromEntries(audits.map(([id, audit]) => [id, audit.verdict])),
+      };
+    });
+  },
+};
+export type LibraryDoor = typeof doorway;
+
+expose(doorway);
