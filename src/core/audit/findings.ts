@@ -10,6 +10,9 @@ import type { Finding } from './schema';
 const few = (n: number): string => (n >= 10 ? Math.round(n).toString() : n >= 1 ? (Math.round(n * 10) / 10).toString() : Number(n.toPrecision(1)).toString());
 const span = (r: Range, unit: string) => (few(r.low) === few(r.high) ? `${few(r.best)} ${unit}` : `${few(r.low)}–${few(r.high)} ${unit}`);
 
+/** More of one thing than a household pot holds. */
+const ABSURD_GRAMS = 25_000;
+
 const HIDES: Record<string, string> = { oil: 'oil', salt: 'salt', sugar: 'sugar' };
 
 const foodsOf = (line: ReadLine): Food[] =>
@@ -23,7 +26,9 @@ function banMessage(limit: Limit, line: ReadLine, value: Range): string {
   switch (limit.of) {
     case 'oilG': {
       const plain = foods.some((f) => f.kindClass === 'oil');
-      return plain ? `${maybe}oil or solid fat, ${span(value, 'g')} in the dish` : `${maybe}oil in a product: ${foods.filter((f) => f.adds.includes('oil')).map((f) => f.name.toLowerCase()).join(', ')}`;
+      const products = foods.filter((f) => f.adds.includes('oil')).map((f) => f.name.toLowerCase());
+      if (plain) return `${maybe}oil or solid fat, ${span(value, 'g')} in the dish`;
+      return products.length > 0 ? `${maybe}oil in a product: ${products.join(', ')}` : 'some brands hold oil: read the label';
     }
     case 'nutG':
       return `${maybe}a high-fat plant food, ${span(value, 'g')} in the dish`;
@@ -51,7 +56,9 @@ export function findingsOf(line: ReadLine, protocol: Protocol, role: RoleId, ser
     const which = [...line.foods, ...line.alternatives].find((f) => !f.food)?.text.trim();
     out.push({ rule: 'not-understood', level: 'watch', message: `${which ? `“${which}” is no food this kitchen knows` : 'no food was found here'}${near ? `; nearest is ${near.food.name.toLowerCase()}` : ''}`, span: at });
   }
-  if (line.missing === 'amount') out.push({ rule: 'no-amount', level: 'watch', message: 'the amount could not be read: say it, or weigh it', span: at });
+  if (line.missing === 'amount') out.push({ rule: 'no-amount', level: 'watch', message: line.nothing ? 'it says an amount of nothing: a slip of the pen?' : 'the amount could not be read: say it, or weigh it', span: at });
+  const heaviest = Math.max(0, ...line.foods.map((f) => f.grams?.high ?? 0));
+  if (heaviest > ABSURD_GRAMS) out.push({ rule: 'absurd-amount', level: 'watch', message: `that is up to ${Math.round(heaviest / 1000)} kg: a slip of the pen?`, span: at });
   const { corners } = line;
   if (corners) {
     for (const limit of protocol.limits) {

@@ -1,10 +1,10 @@
 import type { Range } from '@/core/range/range';
 
-/** A number with no more digits than a kitchen needs: 0.3, 2.4, 18, 350. */
+/** A number with no more digits than a kitchen needs: 0.03, 0.4, 2.4, 18. */
 export function showNumber(n: number): string {
   const size = Math.abs(n);
   if (size < 0.005) return '0';
-  if (size < 1) return Number(n.toPrecision(size < 0.1 ? 1 : 2)).toString();
+  if (size < 0.1) return Number(n.toPrecision(1)).toString();
   if (size < 10) return (Math.round(n * 10) / 10).toString();
   return Math.round(n).toString();
 }

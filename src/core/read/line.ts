@@ -1,4 +1,4 @@
-import { findFood, SURE, type Candidate } from '@/core/food/find';
+import { findFood, foodOfName, SURE, type Candidate } from '@/core/food/find';
 import { foodById, type Food } from '@/core/food/table';
 import { tokens } from '@/core/food/tokens';
 import { unsaid, weigh, type Weighed } from '@/core/food/weigh';
@@ -28,6 +28,15 @@ function find(words: FoodWords): Found {
   const phrase = can && !/\b(?:canned|tinned)\b/.test(words.food) ? `canned ${words.food}` : words.food;
   let candidates = findFood(phrase, words.notes);
   let best = candidates[0];
+  // "oil, olive": the name turned round at its comma
+  const after = words.notes.split(',')[0]?.trim() ?? '';
+  if (after && /^[a-z ]{2,24}$/.test(after)) {
+    const turned = foodOfName(tokens(`${after} ${words.food}`));
+    if (turned && turned !== best?.food) {
+      candidates = [{ food: turned, confidence: 1, as: `${after} ${words.food}` }, ...candidates];
+      best = candidates[0];
+    }
+  }
   // beans that are drained came out of a can or a jar
   const packaged = words.measures.some((m) => m.unit?.package);
   const drained = /\bdrained\b/.test(words.notes) && !/\b(?:soaked|cooked|boiled)\b/.test(words.notes);
@@ -183,6 +192,8 @@ export function readLine(line: SourceLine, settings: ReadSettings, servings: num
   if (correction?.foodId) items = items.map(settled);
   if (correction?.grams !== undefined) items = items.map((item, i) => (i === 0 ? weighed(item, correction.grams as number) : item));
   const altItems = alternatives.map((alt) => readFood(alt, find(alt), words, settings, servings)).filter((a) => a.read.food !== null || a.read.candidates.length > 0 || a.read.text.length > 2);
+  const nothing = correction?.grams === undefined && words.foods.some((f) => f.measures.some((m) => m.quantity[2] <= 0 || (m.each !== null && m.each.quantity[2] <= 0)));
+  if (nothing) items = items.map((i) => ({ ...i, options: null, read: { ...i.read, grams: null } }));
   const missing = items.some((i) => !i.read.food) ? 'food' : items.some((i) => !i.options) ? 'amount' : null;
   const altMissing = altItems.some((i) => !i.options);
   const optional = words.optional;
@@ -204,6 +215,7 @@ export function readLine(line: SourceLine, settings: ReadSettings, servings: num
     optional,
     toTaste: words.toTaste,
     corrected: correction !== undefined,
+    nothing,
     corners,
     missing: missing ?? (altMissing ? (altItems.some((a) => !a.read.food) ? 'food' : 'amount') : null),
   };

@@ -191,6 +191,8 @@ export function readMethod(steps: readonly Stretch[], lines: readonly ReadLine[]
         taken.push([start, end]);
         i += n - 1;
         if (negated(text, start, end)) break;
+        // "the cream from the top of the can" is part of what the list holds
+        if (/^\s*(?:from|in|at) (?:the )?(?:top of )?(?:the )?(?:can|tin|jar|block|packet)\b/i.test(text.slice(end))) break;
         const tokensOf = part.map((w) => w.token);
         if (covered(food, tokensOf, cover)) {
           const clause = text.slice(clauseStart(text, start), end + 12);

@@ -49,6 +49,7 @@ function lineOfMention(mention: Mention, recipe: Recipe, settings: ReadSettings)
     optional: false,
     toTaste: false,
     corrected: correction !== undefined,
+    nothing: false,
     corners: grams ? cornersOfLine([{ food: mention.food, grams, sodium: [1, 1, 1] }], false) : null,
     missing: grams ? null : 'amount',
   };

@@ -56,6 +56,8 @@ export interface ReadLine {
   readonly corrected: boolean;
   /** All that the line's words allow; null where a food or an amount is missing. */
   readonly corners: Corners | null;
+  /** True where the line says an amount of zero. */
+  readonly nothing: boolean;
   /** Why it could not be read. */
   readonly missing: 'food' | 'amount' | null;
 }

@@ -6,7 +6,7 @@ const SUPER: Record<string, string> = { '⁰': '0', '¹': '1', '²': '2', '³': 
 const SUB: Record<string, string> = { '₀': '0', '₁': '1', '₂': '2', '₃': '3', '₄': '4', '₅': '5', '₆': '6', '₇': '7', '₈': '8', '₉': '9' };
 const VULGAR_CLASS = `[${Object.keys(VULGAR).join('')}]`;
 
-const BULLET = /^\s*(?:[-*•‣▪◦●○·–—+□☐☑✓✔]\s+|[•‣▪◦●○□☐☑▢✓✔]\s*|\[[ xX]?\]\s*)+/u;
+const BULLET = /^\s*(?:[-*•‣▪◦●○·–—+□☐☑✓✔]\s+|[-–—](?=[\d½¼¾⅓⅔⅛])|[•‣▪◦●○□☐☑▢✓✔]\s*|\[[ xX]?\]\s*|\p{Extended_Pictographic}\ufe0f?\s*)+/u;
 const NUMBERING = /^\s*(?:step\s+)?\d{1,2}\s*[.):](?=\s+\S)\s+/i;
 
 /** Leading bullets, check boxes and list numbers of a line, as the length they take. */

@@ -1,5 +1,5 @@
 import { readQuantity } from '@/core/measure/quantity';
-import { readModifier, readSize, readUnit, type Unit } from '@/core/measure/units';
+import { readModifier, readSize, readUnit, VAGUE, type Unit } from '@/core/measure/units';
 import rawWords from '@content/compiled/words.json';
 import { clean, markerLength } from './clean';
 
@@ -50,6 +50,7 @@ export interface LineWords {
 }
 
 const ONE: Three = [1, 1, 1];
+const ABOUT = VAGUE.modifiers.about as { factor: Three; why: string };
 const mul = (a: Three, b: Three): Three => [a[0] * b[0], a[1] * b[1], a[2] * b[2]];
 
 const PREPARATION = new Set((rawWords as { preparation: string[] }).preparation);
@@ -311,6 +312,16 @@ function bracketEquivalent(text: string, written: string): { measure: Measure; l
 
 const JUICE = /\b(?:the )?(?:(?:finely )?(?:grated )?(zest|rind|peel) and juice|juice and (?:(?:finely )?(?:grated )?)(zest|rind|peel)|(?:freshly )?(?:squeezed )?juice|(?:finely |freshly )?(?:grated )?(zest|rind|peel))\s+(?:of|from)\s+/;
 
+/** "25 g butter -> use marge": the amount stays, the food is the one behind the arrow. */
+function turnArrow(text: string): string {
+  const m = /^(.*?)\s*(?:->|=>|→)\s*(?:use |sub(?:stitute)? |swap(?: for)? |with )?(.+)$/i.exec(text);
+  if (!m?.[1] || !m[2]) return text;
+  if (/^\d/.test(m[2])) return m[2];
+  const r = new Reader(m[1].toLowerCase(), m[1]);
+  readMeasures(r);
+  return `${m[1].slice(0, r.at)} ${m[2]}`.trim();
+}
+
 /** "juice of half a lemon" → "half lemon juice": the measure goes first. */
 function turnJuice(text: string): { text: string; zest: boolean } {
   const m = JUICE.exec(text);
@@ -342,8 +353,11 @@ export function readLineWords(line: string): LineWords {
   let written = clean(line.slice(markerLength(line)));
   // a line that opens with its options: "optional: 2 tbsp pine nuts"
   written = written.replace(/^\s*(?:optional|opt\.?)\s*[:-]?\s*/i, (m) => (m ? 'optional ' : m));
+  written = written.replace(/\bs\s*(?:&|\+|n|and)\s*p\b/i, 'salt and pepper');
+  written = turnArrow(written);
   let text = written.toLowerCase();
   const cleaned = written;
+  const orSo = /\bor so\b|\b(?:ish|or thereabouts|give or take)\b/.test(text);
   const optional = OPTIONAL.test(text);
   const toTaste = TO_TASTE.test(text);
   const more = PLUS_MORE.exec(text);
@@ -370,7 +384,7 @@ export function readLineWords(line: string): LineWords {
   const measured = readMeasures(reader);
   let rest = text.slice(reader.at);
   rest = rest.replace(NOISE, '');
-  let { food, rest: prep } = splitPreparation(rest);
+  let { food, rest: prep } = splitPreparation(rest.replace(/\s+\bor so\b/, ' '));
   // "1 cup peeled, diced sweet potato": what is done comes before the food
   while (prep && onlyPreparation(food)) {
     const next = splitPreparation(prep);
@@ -416,6 +430,7 @@ export function readLineWords(line: string): LineWords {
       if (tail.source === bare) bare = tail.before;
     }
   }
+  if (orSo) measures = measures.map((m) => ({ ...m, factor: mul(m.factor, ABOUT.factor), readings: [...m.readings, `“or so”: ${ABOUT.why}`] }));
   const noteText = notes.filter(Boolean).join(', ');
   const orSplit = splitAlternatives(bare);
   const alternatives = [...orSplit.alternatives, ...noteAlternatives(noteText)].map((alt) => {

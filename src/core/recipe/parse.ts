@@ -1,4 +1,5 @@
-import { findFood, SURE } from '@/core/food/find';
+import { findFood, foodOfName, SURE } from '@/core/food/find';
+import { tokens } from '@/core/food/tokens';
 import { readQuantity } from '@/core/measure/quantity';
 import { readUnit } from '@/core/measure/units';
 import { remember } from '@/core/memo';
@@ -141,6 +142,12 @@ const headingOf = remember((text: string): Heading | null => {
   return null;
 });
 
+/** A heading as it is shown: what is shouted is said. */
+function sectionName(text: string): string {
+  const calm = text === text.toUpperCase() ? text.charAt(0) + text.slice(1).toLowerCase() : text;
+  return calm.replace(/^for /i, 'For ').trim();
+}
+
 const SECTION_WORDS = /^(?:(?:the|for) )?(?:[\w-]+ ){0,2}(?:topping|filling|dressing|sauce|base|crust|dough|batter|glaze|marinade|garnish|salad|icing|frosting|crumble|paste|spice mix|stew|soup|curry|cream|to serve|to finish)$/i;
 
 /** "Topping" alone on a line, a list right below it: a section that forgot its colon. */
@@ -151,6 +158,21 @@ function isBareSection(stretch: { text: string; marked: boolean }, afterBlank: b
   if (SECTION_WORDS.test(text)) return true;
   const food = findFood(text.toLowerCase(), '', 1)[0];
   return !food || food.confidence < SURE;
+}
+
+/** "bay leaf, thyme" without amounts: a list of foods, unless it is one food turned round ("milk, soy"). */
+function foodList(text: string): Stretch[] | null {
+  const parts = text.split(/,\s+/);
+  if (parts.length < 2 || parts.length > 12) return null;
+  const named = (words: string) => (findFood(words.toLowerCase().replace(/^and /, ''), '', 1)[0]?.confidence ?? 0) >= 0.9;
+  if (!parts.every((p) => named(p) || named(p.split(/ and | & /)[0] ?? ''))) return null;
+  if (parts.length === 2 && foodOfName(tokens(`${parts[1]} ${parts[0]}`))) return null;
+  let at = 0;
+  return parts.map((part) => {
+    const start = text.indexOf(part, at);
+    at = start + part.length;
+    return { text: part, start, end: at };
+  });
 }
 
 /** "2 onions, 3 carrots, 1 tin tomatoes" on one line: a list, cut where a new food starts. */
@@ -183,6 +205,7 @@ function splitAtFoods(text: string, listed: boolean): Stretch[] {
     from = cut ? to + cut[0].length : to;
   }
   const counted = pieces.filter((p) => startsWithAmount(p.text)).length;
+  if (!listed && counted === 0 && !/\d/.test(text)) return foodList(text) ?? whole;
   if (pieces.length < 2 || (!listed && counted < 2)) return whole;
   return pieces.map((p) => ({ text: p.text.trimEnd(), start: p.start, end: p.start + p.text.trimEnd().length }));
 }
@@ -262,7 +285,7 @@ export function parseRecipe(source: string): Recipe {
         // "Ingredients (serves 4)"
         takeServings(readServings(raw.text.slice(0, 80)));
       } else if (state !== 'method' || !heading.rest) {
-        section = heading.text.replace(/^for /i, 'For ').trim();
+        section = sectionName(heading.text);
         if (state === 'before') state = 'ingredients';
       }
       if (heading.rest) {
@@ -312,8 +335,13 @@ export function parseRecipe(source: string): Recipe {
     } else if (score <= -2 && (lines.length > 0 || STEP_START.test(stretch.text))) steps.push(stretch);
     else notes.push(stretch);
   }
+  // "Enough for 4 with rice." at the end of a step
+  if (servings === null)
+    for (const { text } of [...steps, ...notes])
+      for (const sentence of text.split(/(?<=[.!;])\s+/))
+        if (/^(?:this )?(?:serves|feeds|makes|enough (?:for|to feed)|should (?:serve|feed)|(?:it )?will (?:serve|feed))\b/i.test(sentence)) takeServings(readServings(sentence.replace(/[.!;]+$/, '')));
   // a recipe told as a story: its prose is its method
   if (lines.length === 0 && steps.length === 0)
     for (const note of notes.splice(0)) (note.text.split(' ').length > 6 ? steps : notes).push(note);
-  return { source, title: title || 'Untitled recipe', servings, lines, steps, notes, problems };
+  return { source, title: title || 'Untitled recipe', servings, lines, steps, notes, problems: [...new Set(problems)] };
 }

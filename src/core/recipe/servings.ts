@@ -23,7 +23,7 @@ const WHOLE: readonly (readonly [RegExp, number, number, number, string])[] = [
   [/^\s*(?:[\w-]+\s+){0,4}?(?:cakes?|pies?|tarts?|pizzas?|flans?|quiches?|cheesecakes?)\b/, 6, 8, 12, 'one cuts into 6–12 pieces'],
   [/^\s*(?:[\w-]+\s+){0,3}?(?:trays?|dish(?:es)?|pans?|casseroles?|tins?|pots?)\b/, 4, 6, 9, 'a dish feeds 4–9'],
 ];
-const MORE = /(?:,|\(|\bor\b|\band\b|;|-|\/)\s*(?:perhaps|maybe|possibly|even|or|up to|stretch(?:es|ing)? to|at a pinch|at a push|just about|more like)?\s*(?=\S)/y;
+const MORE = /^((?:\s+(?!or\b|and\b)[a-z-]+){0,3}\s*(?:[,(;/-]|\bor\b|\band\b)\s*(?:(?:perhaps|maybe|possibly|even|or|up to|stretch(?:es|ing)? to|at a pinch|at a push|just about|more like)\s+)*)/;
 const LOOSE = /perhaps|maybe|possibly|pinch|push|stretch|even|hungry|as a (?:side|main|starter)|if |as an? |greedy|small|more like|not so|light eaters|big eaters/;
 
 /**
@@ -76,7 +76,8 @@ function bareCount(text: string): ServingsReading | null {
 function amountOf(low: number, best: number, high: number, text: string, reading: string | null): ServingsReading {
   if (!(low > 0)) return { problem: 'it says that it feeds nobody', text };
   if (high > 1000) return { problem: 'it says that it feeds more than a thousand', text };
-  return { range: range(low, best, high), text: text.trim(), reading };
+  const said = text.trim();
+  return { range: range(low, best, high), text: said.includes('(') ? said : said.replace(/\).*$/, ''), reading };
 }
 
 function amountAt(text: string, at: number, start: number, strict = false): ServingsReading | 'volume' | null {
@@ -94,10 +95,9 @@ function amountAt(text: string, at: number, start: number, strict = false): Serv
   if (q.article) return null;
   let { low, best, high } = q;
   // "four, perhaps six", "two, three at a pinch", "4 (or 6 as a side)"
-  MORE.lastIndex = q.end;
-  const lead = MORE.exec(text);
+  const lead = MORE.exec(rest);
   if (lead) {
-    const second = readQuantity(text, MORE.lastIndex);
+    const second = readQuantity(text, q.end + lead[0].length);
     if (second && !second.article && (LOOSE.test(lead[0]) || LOOSE.test(text.slice(second.end, second.end + 30)) || /\bor\b/.test(lead[0]))) {
       low = Math.min(low, second.low);
       high = Math.max(high, second.high);

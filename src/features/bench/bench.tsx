@@ -192,9 +192,9 @@ function OpenRecipe({ id }: { id: string | null }) {
   const correctionKey = line?.origin === 'method' ? `method: ${line.line.text}` : (line?.line.text ?? '');
 
   return (
-    <div className="grid gap-3.5 lg:grid-cols-[minmax(0,1fr)_372px]">
+    <div className={`grid gap-3.5 lg:grid-cols-[minmax(0,1fr)_372px] ${line ? 'max-lg:pb-[58dvh]' : ''}`}>
       <div className="min-w-0">
-        <div className="mb-4 flex flex-wrap items-end justify-between gap-x-5 gap-y-2">
+        <div className="mb-5 flex flex-wrap items-end justify-between gap-x-4 gap-y-2 xl:flex-nowrap">
           <Top audit={audit} said={read.servings.said} overruled={doc.servings !== null} onServings={servings} onRole={(role) => change({ role })} />
           <Diners diners={table} chosen={current.id} onChoose={(d) => void setSetting(database(), 'diner', d)} onEdit={() => setDialog('table')} />
         </div>

@@ -23,7 +23,8 @@ function BeforeAfter({ before, after }: { before: RecipeAudit; after: RecipeAudi
   const rows = before.limits.flatMap((b, i) => {
     const a = after.limits[i];
     if (!a) return [];
-    const same = a.verdict === b.verdict && Math.abs((a.value?.best ?? 0) - (b.value?.best ?? 0)) < 0.05;
+    const moved = Math.abs((a.value?.best ?? 0) - (b.value?.best ?? 0));
+    const same = a.verdict === b.verdict && moved < Math.max(0.05, b.limit * 0.03);
     return same ? [] : [{ b, a }];
   });
   const figures = [
@@ -138,7 +139,7 @@ export function Swaps({ previews, before, chosen, onChoose, onApply }: { preview
   return (
     <section aria-label="Swaps" className="mt-4">
       <h3 className="text-[16px] font-semibold">
-        Swaps <span className="text-[12px] font-normal text-mute">S for the next, A to apply</span>
+        Swaps <span className="hidden text-[12px] font-normal text-mute sm:inline">S for the next, A to apply</span>
       </h3>
       <ul>
         {previews.slice(0, 8).map((preview, i) => (

@@ -60,14 +60,16 @@ export function Top({ audit, said, overruled, onServings, onRole }: TopProps) {
 /** Verdicts of everyone at the table, side by side; the chosen one's limits are on the rail. */
 export function Diners({ diners, chosen, onChoose, onEdit }: { diners: readonly TableDiner[]; chosen: string; onChoose: (id: string) => void; onEdit: () => void }) {
   return (
-    <div className="flex flex-wrap items-stretch gap-1.5" role="group" aria-label="Diners">
+    <div className="flex flex-none flex-wrap items-stretch gap-1.5" role="group" aria-label="Diners">
       {diners.map((d) => (
         <button key={d.id} type="button" aria-pressed={d.id === chosen} onClick={() => onChoose(d.id)} className={`flex items-center gap-2 rounded-[9px] bg-sheet px-2.5 py-1 text-left ${d.id === chosen ? 'border-2 border-rim' : 'border-2 border-hair'}`}>
           <Glyph mark={d.unsafe.length > 0 ? 'over' : d.audit.verdict} />
           <span className="leading-tight">
             <span className="block font-semibold">{d.name}</span>
-            <span className="block text-[12px] text-mute">{d.name === d.protocol.name ? VERDICT_WORDS[d.audit.verdict] : d.protocol.name}</span>
-            {d.unsafe.length > 0 && <span className="block text-[12px] font-semibold text-over">has {d.unsafe.join(', ')}</span>}
+            <span className="block text-[12px] text-mute">
+              {d.name === d.protocol.name ? VERDICT_WORDS[d.audit.verdict] : d.protocol.name}
+              {d.unsafe.length > 0 && <b className="font-semibold text-over"> · has {d.unsafe.join(', ')}</b>}
+            </span>
           </span>
         </button>
       ))}
