@@ -24,12 +24,18 @@ function audit(files: readonly string[], flags: Record<string, string | boolean 
   if (files.length === 0) return complain(`audit: no file is named\n${USAGE}`);
   const id = typeof flags.protocol === 'string' ? flags.protocol : 'heart-strict';
   const protocol = protocolById(id);
-  if (!protocol) return complain(`audit: there is no protocol "${id}"; there are ${PROTOCOLS.map((p) => p.id).join(', ')}`);
+  if (!protocol)
+    return complain(
+      `audit: there is no protocol "${id}"; there are ${PROTOCOLS.map((p) => p.id).join(', ')}`,
+    );
   const servings = flags.servings === undefined ? undefined : Number(flags.servings);
-  if (servings !== undefined && !(servings > 0 && servings <= 1000)) return complain(`audit: --servings ${String(flags.servings)}: ${UNIT_MESSAGES.servings}`);
+  if (servings !== undefined && !(servings > 0 && servings <= 1000))
+    return complain(`audit: --servings ${String(flags.servings)}: ${UNIT_MESSAGES.servings}`);
   const role = flags.role as RoleId | undefined;
-  if (role !== undefined && !ROLES.includes(role)) return complain(`audit: --role ${role}: one of ${ROLES.join(', ')}`);
-  if (flags.cup !== undefined && flags.cup !== 'us' && flags.cup !== 'metric') return complain(`audit: --cup ${String(flags.cup)}: us or metric`);
+  if (role !== undefined && !ROLES.includes(role))
+    return complain(`audit: --role ${role}: one of ${ROLES.join(', ')}`);
+  if (flags.cup !== undefined && flags.cup !== 'us' && flags.cup !== 'metric')
+    return complain(`audit: --cup ${String(flags.cup)}: us or metric`);
   const cup = flags.cup === 'metric' ? 'metric' : 'us';
   const recipes: RecipeAudit[] = [];
   let unread = 0;
@@ -42,7 +48,12 @@ function audit(files: readonly string[], flags: Record<string, string | boolean 
       unread += 1;
       continue;
     }
-    const result = auditText(text, protocol, { source: file, servings, role, measures: { cup, tablespoon: 'us' } });
+    const result = auditText(text, protocol, {
+      source: file,
+      servings,
+      role,
+      measures: { cup, tablespoon: 'us' },
+    });
     if (!result.ok) {
       complain(`${file}, line 1: ${result.message}`);
       unread += 1;
@@ -62,7 +73,10 @@ function protocols(json: boolean): number {
   else
     for (const p of PROTOCOLS) {
       process.stdout.write(`${p.id}  ${p.name}: ${p.says}\n`);
-      for (const l of p.limits) process.stdout.write(`    ${l.label}: ${l.limit === 0 ? 'none' : `at most ${l.limit} ${l.per === 'day' ? l.unit.replace('a serving', 'a day') : l.unit}`}  (${l.source})\n`);
+      for (const l of p.limits)
+        process.stdout.write(
+          `    ${l.label}: ${l.limit === 0 ? 'none' : `at most ${l.limit} ${l.per === 'day' ? l.unit.replace('a serving', 'a day') : l.unit}`}  (${l.source})\n`,
+        );
     }
   return 0;
 }
@@ -74,7 +88,9 @@ function foods(query: string, json: boolean): number {
   else if (rows.length === 0) process.stdout.write(`nothing is called "${query}" here\n`);
   else
     for (const r of rows)
-      process.stdout.write(`${r.confidence.toFixed(2)}  ${r.id.padEnd(24)} ${r.name}: ${r.energyKcal} kcal, ${r.fatG ?? '?'} g fat, ${r.sodiumMg ?? '?'} mg sodium in 100 g (${r.source})\n`);
+      process.stdout.write(
+        `${r.confidence.toFixed(2)}  ${r.id.padEnd(24)} ${r.name}: ${r.energyKcal} kcal, ${r.fatG ?? '?'} g fat, ${r.sodiumMg ?? '?'} mg sodium in 100 g (${r.source})\n`,
+      );
   return rows.length > 0 ? 0 : 1;
 }
 
@@ -84,7 +100,14 @@ function main(argv: string[]): number {
     parsed = parseArgs({
       args: argv,
       allowPositionals: true,
-      options: { protocol: { type: 'string' }, servings: { type: 'string' }, role: { type: 'string' }, cup: { type: 'string' }, json: { type: 'boolean' }, help: { type: 'boolean' } },
+      options: {
+        protocol: { type: 'string' },
+        servings: { type: 'string' },
+        role: { type: 'string' },
+        cup: { type: 'string' },
+        json: { type: 'boolean' },
+        help: { type: 'boolean' },
+      },
     });
   } catch (error) {
     return complain(`${(error as Error).message}\n${USAGE}`);

@@ -16,7 +16,9 @@ import { parseRecipe } from '../src/core/recipe/parse';
 import { readRecipe } from '../src/core/read/read';
 
 const demo = path.resolve(__dirname, '../content/demo');
-const texts = readdirSync(demo).filter((f) => f.endsWith('.md')).map((f) => readFileSync(path.join(demo, f), 'utf8'));
+const texts = readdirSync(demo)
+  .filter((f) => f.endsWith('.md'))
+  .map((f) => readFileSync(path.join(demo, f), 'utf8'));
 const lines = texts.flatMap((t) => parseRecipe(t).lines.map((l) => l.text));
 const protocol = protocolById('heart-strict') as Protocol;
 const settings = { measures: US_MEASURES, corrections: {} };
@@ -25,7 +27,11 @@ const settings = { measures: US_MEASURES, corrections: {} };
 let salt = 0;
 function freshRecipe(): string {
   salt += 1;
-  const own = lines.slice(0, 25).map((l) => (/^\d/.test(l) ? l.replace(/^\d+/, String(1 + (salt % 97))) : `${salt} g ${l.replace(/^\D*\d*\s*/, '')}`));
+  const own = lines
+    .slice(0, 25)
+    .map((l) =>
+      /^\d/.test(l) ? l.replace(/^\d+/, String(1 + (salt % 97))) : `${salt} g ${l.replace(/^\D*\d*\s*/, '')}`,
+    );
   return `# Bench ${salt}\nServes 4\n\n${own.join('\n')}\n\nHeat the oil and fry the onions. Season with salt and serve.`;
 }
 function changedLine(): string {
@@ -42,15 +48,26 @@ async function main() {
     .add('parse-ingredient: the same lines', () => parseIngredient(next()))
     .add('find a food, remembered', () => findFood('large ripe tomatoes'))
     .add('audit 25 lines from text, none remembered', () => auditText(freshRecipe(), protocol))
-    .add('re-audit 25 lines, one changed', () => auditRecipe(readRecipe(parseRecipe(changedLine()), settings), protocol));
+    .add('re-audit 25 lines, one changed', () =>
+      auditRecipe(readRecipe(parseRecipe(changedLine()), settings), protocol),
+    );
   await bench.run();
   const row = (name: string) => bench.tasks.find((t) => t.name.startsWith(name));
   for (const task of bench.tasks) {
     const result = task.result as { latency?: { mean: number; p99: number }; throughput?: { mean: number } };
-    console.log(`${task.name.padEnd(46)} ${(result.latency?.mean ?? NaN).toFixed(4).padStart(9)} ms mean ${(result.latency?.p99 ?? NaN).toFixed(4).padStart(9)} ms p99 ${Math.round(result.throughput?.mean ?? NaN).toLocaleString('en').padStart(12)} /s`);
+    console.log(
+      `${task.name.padEnd(46)} ${(result.latency?.mean ?? NaN).toFixed(4).padStart(9)} ms mean ${(result.latency?.p99 ?? NaN).toFixed(4).padStart(9)} ms p99 ${Math.round(
+        result.throughput?.mean ?? NaN,
+      )
+        .toLocaleString('en')
+        .padStart(12)} /s`,
+    );
   }
-  const mean = (name: string) => (row(name)?.result as { latency?: { mean: number } } | undefined)?.latency?.mean ?? NaN;
-  console.log(`\nratio, our line reader to parse-ingredient: ${(mean('read a line') / mean('parse-ingredient')).toFixed(2)} of its time`);
+  const mean = (name: string) =>
+    (row(name)?.result as { latency?: { mean: number } } | undefined)?.latency?.mean ?? NaN;
+  console.log(
+    `\nratio, our line reader to parse-ingredient: ${(mean('read a line') / mean('parse-ingredient')).toFixed(2)} of its time`,
+  );
 }
 
 void main();

@@ -30,7 +30,10 @@ function yaml<T>(file: string, schema: z.ZodType<T>): T {
 
 type Row = Record<string, string>;
 function csv(file: string): Row[] {
-  const result = Papa.parse<Row>(readFileSync(path.join(root, file), 'utf8'), { header: true, skipEmptyLines: true });
+  const result = Papa.parse<Row>(readFileSync(path.join(root, file), 'utf8'), {
+    header: true,
+    skipEmptyLines: true,
+  });
   const [error] = result.errors;
   if (error) fail(`${file}, row ${(error.row ?? 0) + 2}`, error.message);
   return result.data;
@@ -42,7 +45,9 @@ function measuredFoods(): Map<string, Record<string, number>> {
   const rows = Papa.parse<string[]>(readFileSync(file, 'utf8'), { skipEmptyLines: true }).data;
   const names = (rows[0] ?? []).map((cell) => cell.split('; ').at(-1) ?? '');
   return new Map(
-    rows.slice(1).map((row) => [row[0] ?? '', Object.fromEntries(names.map((name, i) => [name, Number(row[i])]))]),
+    rows
+      .slice(1)
+      .map((row) => [row[0] ?? '', Object.fromEntries(names.map((name, i) => [name, Number(row[i])]))]),
   );
 }
 
@@ -78,12 +83,15 @@ function foods() {
     portions.set(row.food ?? '', own);
   }
   const list: FoodRow[] = [];
-  for (const file of readdirSync(path.join(root, 'foods')).filter((f) => f.endsWith('.csv')).sort()) {
+  for (const file of readdirSync(path.join(root, 'foods'))
+    .filter((f) => f.endsWith('.csv'))
+    .sort()) {
     for (const [i, row] of csv(`foods/${file}`).entries()) {
       const where = `foods/${file}, row ${i + 2} (${row.id})`;
       const kind = kinds[row.kind ?? ''];
       if (!kind) fail(where, `unknown kind "${row.kind}"`);
-      const figure = (name: string) => (row[name] === '' || row[name] === undefined ? null : Number(row[name]));
+      const figure = (name: string) =>
+        row[name] === '' || row[name] === undefined ? null : Number(row[name]);
       const words = (name: string) => (row[name] ?? '').split(' ').filter(Boolean);
       const sugarG = figure('sugar');
       const implied = {
@@ -96,7 +104,10 @@ function foods() {
       const candidate = {
         id: row.id,
         name: row.name,
-        names: (row.names ?? '').split('|').map((n) => n.trim()).filter(Boolean),
+        names: (row.names ?? '')
+          .split('|')
+          .map((n) => n.trim())
+          .filter(Boolean),
         kind: row.kind,
         nova: Number(row.nova),
         energyKcal: Number(row.kcal),
@@ -132,9 +143,11 @@ function foods() {
   const ids = new Set(list.map((f) => f.id));
   if (ids.size !== list.length) fail('foods', 'an id stands twice');
   for (const food of list)
-    for (const other of food.might) if (!ids.has(other)) fail(food.id, `might be "${other}", which is no food`);
+    for (const other of food.might)
+      if (!ids.has(other)) fail(food.id, `might be "${other}", which is no food`);
   for (const id of portions.keys())
-    if (!ids.has(id) && !(id.startsWith('kind:') && kinds[id.slice(5)])) fail('portions.csv', `"${id}" is no food`);
+    if (!ids.has(id) && !(id.startsWith('kind:') && kinds[id.slice(5)]))
+      fail('portions.csv', `"${id}" is no food`);
   const byKind = Object.fromEntries(Object.keys(kinds).map((k) => [k, portions.get(`kind:${k}`) ?? {}]));
   return { kinds, portionsByKind: byKind, foods: list };
 }
@@ -147,20 +160,26 @@ function swaps(foodIds: Set<string>) {
     seen.add(swap.id);
     for (const id of [...(swap.from.foods ?? []), ...swap.to.map((t) => t.food).filter((f) => f !== 'same')])
       if (!foodIds.has(id)) fail(`swaps.yaml, ${swap.id}`, `"${id}" is no food`);
-    for (const kind of swap.from.kinds ?? []) if (!kinds[kind]) fail(`swaps.yaml, ${swap.id}`, `"${kind}" is no kind`);
+    for (const kind of swap.from.kinds ?? [])
+      if (!kinds[kind]) fail(`swaps.yaml, ${swap.id}`, `"${kind}" is no kind`);
   }
   return file;
 }
 
 function demo() {
   const Demo = z.object({
-    diners: z.array(z.object({ name: z.string(), protocol: z.string(), allergens: z.array(z.string()) }).strict()),
+    diners: z.array(
+      z.object({ name: z.string(), protocol: z.string(), allergens: z.array(z.string()) }).strict(),
+    ),
     recipes: z.array(z.object({ file: z.string(), role: z.string().optional() }).strict()),
   });
   const { diners, recipes } = yaml('demo/demo.yaml', Demo);
   return {
     diners,
-    recipes: recipes.map(({ file, role }) => ({ text: readFileSync(path.join(root, 'demo', file), 'utf8'), role: role ?? null })),
+    recipes: recipes.map(({ file, role }) => ({
+      text: readFileSync(path.join(root, 'demo', file), 'utf8'),
+      role: role ?? null,
+    })),
   };
 }
 

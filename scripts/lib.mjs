@@ -8,7 +8,15 @@ export const root = path.resolve(path.dirname(fileURLToPath(import.meta.url)), '
 
 /** Chromium from Debian's packages, as every test and picture starts it. */
 export const CHROMIUM = '/usr/bin/chromium';
-export const CHROMIUM_ARGS = ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'];
+export const CHROMIUM_ARGS = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+];
 
 /** Runs a command in the project, its output shown; the process ends with it where it fails. */
 export function run(command, args, env = {}) {
@@ -23,7 +31,8 @@ export function run(command, args, env = {}) {
 export function installPackages() {
   const mark = path.join(root, 'node_modules/.package-lock.json');
   const lock = path.join(root, 'package-lock.json');
-  if (existsSync(mark) && statSync(mark).mtimeMs >= statSync(lock).mtimeMs) run('npm', ['run', '-s', 'content']);
+  if (existsSync(mark) && statSync(mark).mtimeMs >= statSync(lock).mtimeMs)
+    run('npm', ['run', '-s', 'content']);
   else run('npm', ['ci']);
 }
 
@@ -42,15 +51,22 @@ export async function freePort(from) {
 
 /** Starts the built app; resolves once it answers. */
 export async function startApp(port, { quiet = true } = {}) {
-  const child = spawn(process.execPath, [path.join(root, 'node_modules/next/dist/bin/next'), 'start', '-p', String(port)], {
-    cwd: root,
-    stdio: quiet ? 'ignore' : 'inherit',
-    env: { ...process.env, DULVET_DEMO: '1', NEXT_TELEMETRY_DISABLED: '1' },
-  });
+  const child = spawn(
+    process.execPath,
+    [path.join(root, 'node_modules/next/dist/bin/next'), 'start', '-p', String(port)],
+    {
+      cwd: root,
+      stdio: quiet ? 'ignore' : 'inherit',
+      env: { ...process.env, DULVET_DEMO: '1', NEXT_TELEMETRY_DISABLED: '1' },
+    },
+  );
   const address = `http://localhost:${port}`;
   for (let i = 0; i < 120; i += 1) {
     if (child.exitCode !== null) throw new Error(`the server stopped with ${child.exitCode}`);
-    const up = await fetch(`${address}/api/protocols`).then((r) => r.ok, () => false);
+    const up = await fetch(`${address}/api/protocols`).then(
+      (r) => r.ok,
+      () => false,
+    );
     if (up) return { child, address };
     await new Promise((r) => setTimeout(r, 250));
   }

@@ -19,7 +19,8 @@ async function page(viewport, scheme = 'light') {
   return p;
 }
 const shot = (p, name) => p.screenshot({ path: path.join(out, `${name}.png`) });
-const choose = (p, words) => p.locator('[data-line]').filter({ hasText: words }).first().getByRole('button').first().click();
+const choose = (p, words) =>
+  p.locator('[data-line]').filter({ hasText: words }).first().getByRole('button').first().click();
 
 try {
   const wide = await page(WIDE);

@@ -4,7 +4,9 @@ import type { DulvetDatabase } from './db';
 import { DEFAULT_SETTINGS } from './settings';
 
 const time = z.number().int().nonnegative();
-const correction = z.object({ foodId: z.string().optional(), grams: z.number().positive().optional() }).strict();
+const correction = z
+  .object({ foodId: z.string().optional(), grams: z.number().positive().optional() })
+  .strict();
 const recipe = z
   .object({
     id: z.string().min(1),
@@ -17,7 +19,15 @@ const recipe = z
     deletedAt: time.nullable(),
   })
   .strict();
-const diner = z.object({ id: z.string().min(1), name: z.string().min(1).max(80), protocol: z.string(), allergens: z.array(z.string()), order: z.number() }).strict();
+const diner = z
+  .object({
+    id: z.string().min(1),
+    name: z.string().min(1).max(80),
+    protocol: z.string(),
+    allergens: z.array(z.string()),
+    order: z.number(),
+  })
+  .strict();
 
 /** Everything in one file. A change of shape is a new number, with a way to read the old one. */
 export const ArchiveSchema = z
@@ -26,7 +36,9 @@ export const ArchiveSchema = z
     recipes: z.array(recipe),
     diners: z.array(diner),
     settings: z.object({
-      measures: z.object({ cup: z.enum(['us', 'metric']), tablespoon: z.enum(['us', 'australian']) }).strict(),
+      measures: z
+        .object({ cup: z.enum(['us', 'metric']), tablespoon: z.enum(['us', 'australian']) })
+        .strict(),
       theme: z.enum(['system', 'day', 'night']),
     }),
   })
@@ -39,11 +51,15 @@ export async function exportArchive(db: DulvetDatabase): Promise<Archive> {
     schema: 'dulvet.archive/1',
     recipes: await db.recipes.toArray(),
     diners: await db.diners.orderBy('order').toArray(),
-    settings: { measures: settings.measures ?? DEFAULT_SETTINGS.measures, theme: settings.theme ?? DEFAULT_SETTINGS.theme },
+    settings: {
+      measures: settings.measures ?? DEFAULT_SETTINGS.measures,
+      theme: settings.theme ?? DEFAULT_SETTINGS.theme,
+    },
   });
 }
 
-export type ArchiveReading = { readonly ok: true; readonly archive: Archive } | { readonly ok: false; readonly message: string };
+export type ArchiveReading =
+  { readonly ok: true; readonly archive: Archive } | { readonly ok: false; readonly message: string };
 
 /** Line and column of a position, counted from 1. */
 function placeOf(text: string, at: number): string {
@@ -58,7 +74,10 @@ export function readArchive(text: string): ArchiveReading {
     value = JSON.parse(text);
   } catch (error) {
     const at = /position (\d+)/.exec((error as Error).message)?.[1];
-    return { ok: false, message: `This is not a JSON file${at ? ` (${placeOf(text, Number(at))})` : ''}. Nothing was changed.` };
+    return {
+      ok: false,
+      message: `This is not a JSON file${at ? ` (${placeOf(text, Number(at))})` : ''}. Nothing was changed.`,
+    };
   }
   const parsed = ArchiveSchema.safeParse(value);
   if (parsed.success) {
@@ -69,16 +88,26 @@ export function readArchive(text: string): ArchiveReading {
   }
   const schema = (value as { schema?: unknown } | null)?.schema;
   if (typeof schema === 'string' && schema.startsWith('dulvet.') && schema !== 'dulvet.archive/1')
-    return { ok: false, message: `This file is "${schema}", not an archive of this version. Nothing was changed.` };
+    return {
+      ok: false,
+      message: `This file is "${schema}", not an archive of this version. Nothing was changed.`,
+    };
   const [issue] = parsed.error.issues;
-  const where = issue?.path.length ? issue.path.map((p) => (typeof p === 'number' ? `[${p + 1}]` : String(p))).join(' ') : 'the file';
-  return { ok: false, message: `${where}: ${issue?.message ?? 'is not as it should be'}. Nothing was changed.` };
+  const where = issue?.path.length
+    ? issue.path.map((p) => (typeof p === 'number' ? `[${p + 1}]` : String(p))).join(' ')
+    : 'the file';
+  return {
+    ok: false,
+    message: `${where}: ${issue?.message ?? 'is not as it should be'}. Nothing was changed.`,
+  };
 }
 
 /** Puts an archive's recipes and diners beside what is there; the same id is replaced. All or nothing. */
 export async function importArchive(db: DulvetDatabase, archive: Archive): Promise<void> {
   await db.transaction('rw', db.recipes, db.diners, db.settings, async () => {
-    await db.recipes.bulkPut(archive.recipes.map((r) => ({ ...r, corrections: cleanCorrections(r.corrections) })));
+    await db.recipes.bulkPut(
+      archive.recipes.map((r) => ({ ...r, corrections: cleanCorrections(r.corrections) })),
+    );
     await db.diners.bulkPut(archive.diners);
     await db.settings.put({ key: 'measures', value: archive.settings.measures });
     await db.settings.put({ key: 'theme', value: archive.settings.theme });
@@ -87,5 +116,11 @@ export async function importArchive(db: DulvetDatabase, archive: Archive): Promi
 
 const cleanCorrections = (all: Archive['recipes'][number]['corrections']) =>
   Object.fromEntries(
-    Object.entries(all).map(([line, c]) => [line, { ...(c.foodId === undefined ? {} : { foodId: c.foodId }), ...(c.grams === undefined ? {} : { grams: c.grams }) }]),
+    Object.entries(all).map(([line, c]) => [
+      line,
+      {
+        ...(c.foodId === undefined ? {} : { foodId: c.foodId }),
+        ...(c.grams === undefined ? {} : { grams: c.grams }),
+      },
+    ]),
   );

@@ -2,7 +2,17 @@ import type { DulvetDatabase, StoredRecipe } from './db';
 
 /** A recipe that is new now. */
 export function newRecipe(text: string, now: number, extra: Partial<StoredRecipe> = {}): StoredRecipe {
-  return { id: crypto.randomUUID(), text, role: null, servings: null, corrections: {}, createdAt: now, updatedAt: now, deletedAt: null, ...extra };
+  return {
+    id: crypto.randomUUID(),
+    text,
+    role: null,
+    servings: null,
+    corrections: {},
+    createdAt: now,
+    updatedAt: now,
+    deletedAt: null,
+    ...extra,
+  };
 }
 
 /** Recipes on the shelf, the last touched first. */
@@ -13,14 +23,19 @@ export const listRecipes = async (db: DulvetDatabase): Promise<StoredRecipe[]> =
 export const listThrownAway = async (db: DulvetDatabase): Promise<StoredRecipe[]> =>
   (await db.recipes.orderBy('updatedAt').reverse().toArray()).filter((r) => r.deletedAt !== null);
 
-export const getRecipe = (db: DulvetDatabase, id: string): Promise<StoredRecipe | undefined> => db.recipes.get(id);
+export const getRecipe = (db: DulvetDatabase, id: string): Promise<StoredRecipe | undefined> =>
+  db.recipes.get(id);
 
-export const saveRecipe = (db: DulvetDatabase, recipe: StoredRecipe): Promise<string> => db.recipes.put(recipe);
+export const saveRecipe = (db: DulvetDatabase, recipe: StoredRecipe): Promise<string> =>
+  db.recipes.put(recipe);
 
 /** Throws a recipe away; `restoreRecipe` takes it back. */
-export const throwAway = (db: DulvetDatabase, id: string, now: number): Promise<number> => db.recipes.update(id, { deletedAt: now });
+export const throwAway = (db: DulvetDatabase, id: string, now: number): Promise<number> =>
+  db.recipes.update(id, { deletedAt: now });
 
-export const restoreRecipe = (db: DulvetDatabase, id: string): Promise<number> => db.recipes.update(id, { deletedAt: null });
+export const restoreRecipe = (db: DulvetDatabase, id: string): Promise<number> =>
+  db.recipes.update(id, { deletedAt: null });
 
 /** Takes recipes that were thrown away out for good. */
-export const emptyBin = async (db: DulvetDatabase): Promise<void> => db.recipes.bulkDelete((await listThrownAway(db)).map((r) => r.id));
+export const emptyBin = async (db: DulvetDatabase): Promise<void> =>
+  db.recipes.bulkDelete((await listThrownAway(db)).map((r) => r.id));

@@ -11,11 +11,21 @@ export interface Settings {
   readonly diner: string | null;
   readonly seeded: boolean;
 }
-export const DEFAULT_SETTINGS: Settings = { measures: US_MEASURES, theme: 'system', openRecipe: null, diner: null, seeded: false };
+export const DEFAULT_SETTINGS: Settings = {
+  measures: US_MEASURES,
+  theme: 'system',
+  openRecipe: null,
+  diner: null,
+  seeded: false,
+};
 
 export async function readSettings(db: DulvetDatabase): Promise<Settings> {
   const rows = await db.settings.toArray();
   return { ...DEFAULT_SETTINGS, ...Object.fromEntries(rows.map((r) => [r.key, r.value])) };
 }
 
-export const setSetting = <K extends keyof Settings>(db: DulvetDatabase, key: K, value: Settings[K]): Promise<string> => db.settings.put({ key, value });
+export const setSetting = <K extends keyof Settings>(
+  db: DulvetDatabase,
+  key: K,
+  value: Settings[K],
+): Promise<string> => db.settings.put({ key, value });

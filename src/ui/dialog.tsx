@@ -4,12 +4,29 @@ import type { ReactNode } from 'react';
 import { Button } from './button';
 
 /** A sheet over the page: Radix's dialog in Dulvet's dress. */
-export function Dialog({ open, onOpenChange, title, says, children, wide = false }: { open: boolean; onOpenChange: (open: boolean) => void; title: string; says?: string; children: ReactNode; wide?: boolean }) {
+export function Dialog({
+  open,
+  onOpenChange,
+  title,
+  says,
+  children,
+  wide = false,
+}: {
+  open: boolean;
+  onOpenChange: (open: boolean) => void;
+  title: string;
+  says?: string;
+  children: ReactNode;
+  wide?: boolean;
+}) {
   return (
     <Radix.Root open={open} onOpenChange={onOpenChange}>
       <Radix.Portal>
         <Radix.Overlay className="fixed inset-0 z-40 bg-rim-deep/60" />
-        <Radix.Content {...(says ? {} : { 'aria-describedby': undefined })} className={`sheet fixed left-1/2 top-1/2 z-50 max-h-[92dvh] w-[calc(100vw-20px)] -translate-x-1/2 -translate-y-1/2 overflow-y-auto p-5 ${wide ? 'max-w-3xl' : 'max-w-lg'}`}>
+        <Radix.Content
+          {...(says ? {} : { 'aria-describedby': undefined })}
+          className={`sheet fixed left-1/2 top-1/2 z-50 max-h-[92dvh] w-[calc(100vw-20px)] -translate-x-1/2 -translate-y-1/2 overflow-y-auto p-5 ${wide ? 'max-w-3xl' : 'max-w-lg'}`}
+        >
           <div className="mb-3 flex items-start justify-between gap-4">
             <div>
               <Radix.Title className="text-xl font-semibold leading-tight">{title}</Radix.Title>

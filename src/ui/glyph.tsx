@@ -2,7 +2,14 @@ import type { Verdict } from '@/core/audit/schema';
 
 export type Mark = Verdict | 'clear';
 
-const NAMES: Record<Mark, string> = { within: 'within', near: 'near the limit', over: 'over', depends: 'depends', unknown: 'not known', clear: 'nothing to mind' };
+const NAMES: Record<Mark, string> = {
+  within: 'within',
+  near: 'near the limit',
+  over: 'over',
+  depends: 'depends',
+  unknown: 'not known',
+  clear: 'nothing to mind',
+};
 
 /** A verdict as a shape first: ring, half disc, diamond, dotted ring. Reads in grey and aloud. */
 export function Glyph({ mark, size = 14, label = true }: { mark: Mark; size?: number; label?: boolean }) {
@@ -16,16 +23,44 @@ export function Glyph({ mark, size = 14, label = true }: { mark: Mark; size?: nu
       </>
     ),
     over: <path d="M8 0.8 15.2 8 8 15.2 0.8 8z" fill="var(--over)" />,
-    depends: <circle cx="8" cy="8" r="5.6" fill="none" stroke="var(--ink)" strokeWidth="2.4" strokeDasharray="0.1 4.3" strokeLinecap="round" />,
+    depends: (
+      <circle
+        cx="8"
+        cy="8"
+        r="5.6"
+        fill="none"
+        stroke="var(--ink)"
+        strokeWidth="2.4"
+        strokeDasharray="0.1 4.3"
+        strokeLinecap="round"
+      />
+    ),
     unknown: (
       <>
-        <circle cx="8" cy="8" r="5.6" fill="none" stroke="var(--ink)" strokeWidth="2.4" strokeDasharray="0.1 4.3" strokeLinecap="round" />
+        <circle
+          cx="8"
+          cy="8"
+          r="5.6"
+          fill="none"
+          stroke="var(--ink)"
+          strokeWidth="2.4"
+          strokeDasharray="0.1 4.3"
+          strokeLinecap="round"
+        />
         <circle cx="8" cy="8" r="1.7" fill="var(--ink)" />
       </>
     ),
   }[mark];
   return (
-    <svg width={size} height={size} viewBox="0 0 16 16" className="inline-block flex-none" role={label ? 'img' : undefined} aria-label={label ? NAMES[mark] : undefined} aria-hidden={label ? undefined : true}>
+    <svg
+      width={size}
+      height={size}
+      viewBox="0 0 16 16"
+      className="inline-block flex-none"
+      role={label ? 'img' : undefined}
+      aria-label={label ? NAMES[mark] : undefined}
+      aria-hidden={label ? undefined : true}
+    >
       {shape}
     </svg>
   );

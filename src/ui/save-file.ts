@@ -9,4 +9,10 @@ export function saveFile(name: string, type: string, text: string): void {
 }
 
 /** A title as a file name: lower case, words joined by dashes. */
-export const fileName = (title: string): string => title.toLowerCase().normalize('NFD').replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '').slice(0, 60) || 'recipe';
+export const fileName = (title: string): string =>
+  title
+    .toLowerCase()
+    .normalize('NFD')
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-|-$/g, '')
+    .slice(0, 60) || 'recipe';

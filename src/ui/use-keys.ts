@@ -5,8 +5,10 @@ export type Keys = Readonly<Record<string, (event: KeyboardEvent) => void>>;
 
 /** True where a key press belongs to what is being typed into. */
 export function isTyping(target: EventTarget | null): boolean {
-  const element = target as HTMLElement | null;
-  return Boolean(element?.closest('input, textarea, select, [contenteditable="true"], [role="dialog"]'));
+  return Boolean(
+    target instanceof Element &&
+    target.closest('input, textarea, select, [contenteditable="true"], [role="dialog"]'),
+  );
 }
 
 /**

@@ -31,12 +31,22 @@ export interface LibraryRow {
 
 const doorway = {
   /** Audits recipes under each protocol; rows come in the recipes' order. */
-  audit(recipes: readonly LibraryRecipe[], protocols: readonly string[], measures: MeasureSettings): LibraryRow[] {
+  audit(
+    recipes: readonly LibraryRecipe[],
+    protocols: readonly string[],
+    measures: MeasureSettings,
+  ): LibraryRow[] {
     return recipes.map((recipe) => {
-      const read = readRecipe(parseRecipe(recipe.text), { measures, corrections: recipe.corrections, servings: recipe.servings ?? undefined });
+      const read = readRecipe(parseRecipe(recipe.text), {
+        measures,
+        corrections: recipe.corrections,
+        servings: recipe.servings ?? undefined,
+      });
       const audits = protocols.flatMap((id) => {
         const protocol = protocolById(id);
-        return protocol ? [[id, auditRecipe(read, protocol, { role: recipe.role ?? undefined })] as const] : [];
+        return protocol
+          ? [[id, auditRecipe(read, protocol, { role: recipe.role ?? undefined })] as const]
+          : [];
       });
       const first = audits[0]?.[1];
       return {

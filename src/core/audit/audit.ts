@@ -12,13 +12,16 @@ import type { AuditLine, Finding, RecipeAudit } from './schema';
 
 const plain = (r: Range | null): Range | null => (r ? { low: r.low, best: r.best, high: r.high } : null);
 
-const refOf = (f: ReadFood) => (f.food ? { id: f.food.id, name: f.food.name, confidence: f.confidence } : null);
+const refOf = (f: ReadFood) =>
+  f.food ? { id: f.food.id, name: f.food.name, confidence: f.confidence } : null;
 const partOf = (f: ReadFood) => ({ text: f.text, food: refOf(f), grams: plain(f.grams) });
 
 function amountOf(line: ReadLine): AuditLine['amount'] {
   const measure = line.words?.foods[0]?.measures[0];
   if (!measure) return null;
-  const [low, best, high] = [0, 1, 2].map((i) => (measure.quantity[i] as number) * (measure.factor[i] as number)) as [number, number, number];
+  const [low, best, high] = [0, 1, 2].map(
+    (i) => (measure.quantity[i] as number) * (measure.factor[i] as number),
+  ) as [number, number, number];
   return { low, best, high, unit: measure.unit?.id ?? null };
 }
 
@@ -28,7 +31,11 @@ function auditLine(line: ReadLine, findings: Finding[], energy: Range | null): A
     text: line.line.text,
     section: line.line.section,
     amount: amountOf(line),
-    grams: plain(line.foods.length > 1 ? gramsTogether(line.foods.map((f) => f.grams)) : (first?.grams ?? widestGrams(line))),
+    grams: plain(
+      line.foods.length > 1
+        ? gramsTogether(line.foods.map((f) => f.grams))
+        : (first?.grams ?? widestGrams(line)),
+    ),
     food: first ? refOf(first) : null,
     also: line.foods.slice(1).map(partOf),
     alternatives: line.alternatives.map(partOf),
@@ -70,9 +77,12 @@ export function auditRecipe(read: ReadRecipe, protocol: Protocol, options: Audit
         asked.add(index < 0 ? 'how many it feeds' : (read.lines[index]?.line.text ?? ''));
     });
   const problems = [...read.recipe.problems];
-  if (read.lines.every((l) => l.origin === 'method')) problems.push('No ingredient list was found in this text.');
+  if (read.lines.every((l) => l.origin === 'method'))
+    problems.push('No ingredient list was found in this text.');
   if (!read.servings.said) problems.push('The recipe does not say how many it feeds; read as one to eight.');
-  const allergens = new Set(read.lines.flatMap((l) => [...l.foods, ...l.alternatives].flatMap((f) => f.food?.allergens ?? [])));
+  const allergens = new Set(
+    read.lines.flatMap((l) => [...l.foods, ...l.alternatives].flatMap((f) => f.food?.allergens ?? [])),
+  );
   return {
     source: options.source ?? '',
     title: read.recipe.title,
@@ -89,7 +99,10 @@ export function auditRecipe(read: ReadRecipe, protocol: Protocol, options: Audit
     per100g: per100g(corners, total),
     limits,
     allergens: [...allergens].sort(),
-    verdict: unresolved.length > 0 || read.lines.length === 0 || complete === null ? worst([...limits.map((l) => l.verdict), 'unknown']) : worst(limits.map((l) => l.verdict)),
+    verdict:
+      unresolved.length > 0 || read.lines.length === 0 || complete === null
+        ? worst([...limits.map((l) => l.verdict), 'unknown'])
+        : worst(limits.map((l) => l.verdict)),
     deciding: [...asked],
     unresolved,
     problems,

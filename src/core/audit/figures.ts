@@ -34,7 +34,8 @@ interface Ratios {
 export function totals(lines: readonly (Corners | null)[]): Nutrients {
   const out = {} as Mutable<Nutrients>;
   const complete = lines.every((l): l is Corners => l !== null);
-  for (const name of AMOUNTS) out[name] = complete && lines.length > 0 ? known(sumBounds(lines as Corners[], AT[name])) : null;
+  for (const name of AMOUNTS)
+    out[name] = complete && lines.length > 0 ? known(sumBounds(lines as Corners[], AT[name])) : null;
   const ratios: Ratios =
     complete && lines.length > 0
       ? {
@@ -60,16 +61,28 @@ export function perServing(total: Nutrients, servings: Range): Nutrients {
 export function per100g(lines: readonly (Corners | null)[], total: Nutrients): Nutrients {
   const out = { ...total } as Mutable<Nutrients>;
   const complete = lines.length > 0 && lines.every((l): l is Corners => l !== null);
-  for (const name of AMOUNTS) out[name] = complete ? ratioBounds(lines as Corners[], AT[name], AT.weightG, 100) : null;
+  for (const name of AMOUNTS)
+    out[name] = complete ? ratioBounds(lines as Corners[], AT[name], AT.weightG, 100) : null;
   return out;
 }
 
-const LINE_FIGURES = ['energyKcal', 'proteinG', 'fatG', 'carbohydrateG', 'fibreG', 'sugarG', 'addedSugarG', 'freeSugarG', 'sodiumMg'] as const satisfies readonly Field[];
+const LINE_FIGURES = [
+  'energyKcal',
+  'proteinG',
+  'fatG',
+  'carbohydrateG',
+  'fibreG',
+  'sugarG',
+  'addedSugarG',
+  'freeSugarG',
+  'sodiumMg',
+] as const satisfies readonly Field[];
 
 /** What one line brings to the whole dish. */
 export function contribution(line: Corners | null, energyOfAll: Range | null): Contribution {
   const out = {} as Mutable<Contribution>;
   for (const name of LINE_FIGURES) out[name] = line ? known(sumBounds([line], AT[name])) : null;
-  out.fatSharePoints = line && energyOfAll ? shareBounds(line, energyOfAll, AT.fatKcal, AT.energyKcal, 100) : null;
+  out.fatSharePoints =
+    line && energyOfAll ? shareBounds(line, energyOfAll, AT.fatKcal, AT.energyKcal, 100) : null;
   return out;
 }

@@ -7,8 +7,14 @@ import type { ReadLine } from '@/core/read/types';
 import { limitFor } from './limits';
 import type { Finding } from './schema';
 
-const few = (n: number): string => (n >= 10 ? Math.round(n).toString() : n >= 1 ? (Math.round(n * 10) / 10).toString() : Number(n.toPrecision(1)).toString());
-const span = (r: Range, unit: string) => (few(r.low) === few(r.high) ? `${few(r.best)} ${unit}` : `${few(r.low)}–${few(r.high)} ${unit}`);
+const few = (n: number): string =>
+  n >= 10
+    ? Math.round(n).toString()
+    : n >= 1
+      ? (Math.round(n * 10) / 10).toString()
+      : Number(n.toPrecision(1)).toString();
+const span = (r: Range, unit: string) =>
+  few(r.low) === few(r.high) ? `${few(r.best)} ${unit}` : `${few(r.low)}–${few(r.high)} ${unit}`;
 
 /** More of one thing than a household pot holds. */
 const ABSURD_GRAMS = 25_000;
@@ -28,7 +34,9 @@ function banMessage(limit: Limit, line: ReadLine, value: Range): string {
       const plain = foods.some((f) => f.kindClass === 'oil');
       const products = foods.filter((f) => f.adds.includes('oil')).map((f) => f.name.toLowerCase());
       if (plain) return `${maybe}oil or solid fat, ${span(value, 'g')} in the dish`;
-      return products.length > 0 ? `${maybe}oil in a product: ${products.join(', ')}` : 'some brands hold oil: read the label';
+      return products.length > 0
+        ? `${maybe}oil in a product: ${products.join(', ')}`
+        : 'some brands hold oil: read the label';
     }
     case 'nutG':
       return `${maybe}a high-fat plant food, ${span(value, 'g')} in the dish`;
@@ -50,41 +58,134 @@ export function findingsOf(line: ReadLine, protocol: Protocol, role: RoleId, ser
   const out: Finding[] = [];
   const place = line.origin === 'method' ? line.span : null;
   const at = place ? ([place[0], place[1]] as [number, number]) : null;
-  if (line.origin === 'method') out.push({ rule: 'only-in-method', level: 'watch', message: `only the method names this: ${line.foods[0]?.readings.join('; ') ?? ''}`, span: at });
+  if (line.origin === 'method')
+    out.push({
+      rule: 'only-in-method',
+      level: 'watch',
+      message: `only the method names this: ${line.foods[0]?.readings.join('; ') ?? ''}`,
+      span: at,
+    });
   if (line.missing === 'food') {
-    const near = line.foods.find((f) => !f.food)?.candidates[0] ?? line.alternatives.find((f) => !f.food)?.candidates[0];
+    const near =
+      line.foods.find((f) => !f.food)?.candidates[0] ?? line.alternatives.find((f) => !f.food)?.candidates[0];
     const which = [...line.foods, ...line.alternatives].find((f) => !f.food)?.text.trim();
-    out.push({ rule: 'not-understood', level: 'watch', message: `${which ? `“${which}” is no food this kitchen knows` : 'no food was found here'}${near ? `; nearest is ${near.food.name.toLowerCase()}` : ''}`, span: at });
+    out.push({
+      rule: 'not-understood',
+      level: 'watch',
+      message: `${which ? `“${which}” is no food this kitchen knows` : 'no food was found here'}${near ? `; nearest is ${near.food.name.toLowerCase()}` : ''}`,
+      span: at,
+    });
   }
-  if (line.missing === 'amount') out.push({ rule: 'no-amount', level: 'watch', message: line.nothing ? 'it says an amount of nothing: a slip of the pen?' : 'the amount could not be read: say it, or weigh it', span: at });
+  if (line.missing === 'amount')
+    out.push({
+      rule: 'no-amount',
+      level: 'watch',
+      message: line.nothing
+        ? 'it says an amount of nothing: a slip of the pen?'
+        : 'the amount could not be read: say it, or weigh it',
+      span: at,
+    });
   const heaviest = Math.max(0, ...line.foods.map((f) => f.grams?.high ?? 0));
-  if (heaviest > ABSURD_GRAMS) out.push({ rule: 'absurd-amount', level: 'watch', message: `that is up to ${Math.round(heaviest / 1000)} kg: a slip of the pen?`, span: at });
+  if (heaviest > ABSURD_GRAMS)
+    out.push({
+      rule: 'absurd-amount',
+      level: 'watch',
+      message: `that is up to ${Math.round(heaviest / 1000)} kg: a slip of the pen?`,
+      span: at,
+    });
   const { corners } = line;
   if (corners) {
     for (const limit of protocol.limits) {
       const own = sumBounds([corners], AT[limit.of]);
       if (Number.isNaN(own.high)) continue;
       if (limit.limit === 0) {
-        if (own.high > 1e-9) out.push({ rule: limit.id, level: own.low > 1e-9 ? 'banned' : 'watch', message: banMessage(limit, line, own), span: at });
+        if (own.high > 1e-9)
+          out.push({
+            rule: limit.id,
+            level: own.low > 1e-9 ? 'banned' : 'watch',
+            message: banMessage(limit, line, own),
+            span: at,
+          });
       } else if (limit.per !== 'energy') {
         const bound = limitFor(limit, role);
         const low = own.low / servings.high;
         const high = own.high / servings.low;
-        if (low > bound) out.push({ rule: limit.id, level: 'over', message: `alone more than the whole dish may hold: ${few(low)} of ${few(bound)} ${limit.unit}`, span: at });
-        else if (high > bound * 0.5) out.push({ rule: limit.id, level: 'near', message: `much of the limit: up to ${few(high)} of ${few(bound)} ${limit.unit}`, span: at });
+        if (low > bound)
+          out.push({
+            rule: limit.id,
+            level: 'over',
+            message: `alone more than the whole dish may hold: ${few(low)} of ${few(bound)} ${limit.unit}`,
+            span: at,
+          });
+        else if (high > bound * 0.5)
+          out.push({
+            rule: limit.id,
+            level: 'near',
+            message: `much of the limit: up to ${few(high)} of ${few(bound)} ${limit.unit}`,
+            span: at,
+          });
       }
     }
   }
   for (const f of line.foods) {
     if (!f.food) continue;
-    if (f.confidence < 0.85) out.push({ rule: 'not-sure', level: 'note', message: `read as ${f.food.name.toLowerCase()}, not quite sure`, span: at });
-    const hidden = f.food.adds.filter((a) => !(a === 'salt' && f.food?.kindClass === 'salt') && !(a === 'oil' && f.food?.kindClass === 'oil') && !(a === 'sugar' && f.food?.kindClass === 'sweet'));
-    if (hidden.length > 0) out.push({ rule: 'hidden', level: 'note', message: `bought, it usually holds ${hidden.map((h) => HIDES[h]).join(', ')}: read the label`, span: at });
-    if (f.food.kind === 'leavener' && (f.food.sodiumMg ?? 0) > 1000) out.push({ rule: 'leavener-sodium', level: 'note', message: 'a leavener: its sodium counts, though it does not taste of salt', span: at });
-    if (f.food.kind === 'salty') out.push({ rule: 'salty-seasoning', level: 'note', message: 'saltiness from a bottle is salt: its sodium is counted in full', span: at });
-    if (f.food.id === 'salt-potassium') out.push({ rule: 'potassium', level: 'watch', message: 'potassium salt can be dangerous with kidney disease and some blood-pressure medicines: ask a clinician', span: at });
-    if (f.food.id === 'kidney-beans-dry') out.push({ rule: 'kidney-beans', level: 'watch', message: 'boil dry kidney beans hard for at least 10 minutes, never only in a slow cooker (US FDA, Bad Bug Book)', span: at });
-    if (f.food.id === 'kombu') out.push({ rule: 'iodine', level: 'watch', message: 'kelp can hold very much iodine: a little, and not daily', span: at });
+    if (f.confidence < 0.85)
+      out.push({
+        rule: 'not-sure',
+        level: 'note',
+        message: `read as ${f.food.name.toLowerCase()}, not quite sure`,
+        span: at,
+      });
+    const hidden = f.food.adds.filter(
+      (a) =>
+        !(a === 'salt' && f.food?.kindClass === 'salt') &&
+        !(a === 'oil' && f.food?.kindClass === 'oil') &&
+        !(a === 'sugar' && f.food?.kindClass === 'sweet'),
+    );
+    if (hidden.length > 0)
+      out.push({
+        rule: 'hidden',
+        level: 'note',
+        message: `bought, it usually holds ${hidden.map((h) => HIDES[h]).join(', ')}: read the label`,
+        span: at,
+      });
+    if (f.food.kind === 'leavener' && (f.food.sodiumMg ?? 0) > 1000)
+      out.push({
+        rule: 'leavener-sodium',
+        level: 'note',
+        message: 'a leavener: its sodium counts, though it does not taste of salt',
+        span: at,
+      });
+    if (f.food.kind === 'salty')
+      out.push({
+        rule: 'salty-seasoning',
+        level: 'note',
+        message: 'saltiness from a bottle is salt: its sodium is counted in full',
+        span: at,
+      });
+    if (f.food.id === 'salt-potassium')
+      out.push({
+        rule: 'potassium',
+        level: 'watch',
+        message:
+          'potassium salt can be dangerous with kidney disease and some blood-pressure medicines: ask a clinician',
+        span: at,
+      });
+    if (f.food.id === 'kidney-beans-dry')
+      out.push({
+        rule: 'kidney-beans',
+        level: 'watch',
+        message:
+          'boil dry kidney beans hard for at least 10 minutes, never only in a slow cooker (US FDA, Bad Bug Book)',
+        span: at,
+      });
+    if (f.food.id === 'kombu')
+      out.push({
+        rule: 'iodine',
+        level: 'watch',
+        message: 'kelp can hold very much iodine: a little, and not daily',
+        span: at,
+      });
   }
   return out;
 }

@@ -28,7 +28,11 @@ export function judge(value: Range, limit: number, aim: number | null): Verdict 
 }
 
 /** A limit's value over the lines that are known, and whether all are. */
-export function valueOf(limit: Limit, lines: readonly (Corners | null)[], servings: Range): { value: Range | null; atLeast: number | null } {
+export function valueOf(
+  limit: Limit,
+  lines: readonly (Corners | null)[],
+  servings: Range,
+): { value: Range | null; atLeast: number | null } {
   const knownLines = lines.filter((l): l is Corners => l !== null);
   const complete = knownLines.length === lines.length && lines.length > 0;
   if (limit.per === 'energy') {
@@ -41,17 +45,33 @@ export function valueOf(limit: Limit, lines: readonly (Corners | null)[], servin
 }
 
 /** Judges one limit of a protocol. What is surely over stays over, however much else is unknown. */
-export function judgeLimit(limit: Limit, role: RoleId, lines: readonly (Corners | null)[], servings: Range): AuditLimit {
+export function judgeLimit(
+  limit: Limit,
+  role: RoleId,
+  lines: readonly (Corners | null)[],
+  servings: Range,
+): AuditLimit {
   const bound = limitFor(limit, role);
   const aim = aimFor(limit, role);
   const { value, atLeast } = valueOf(limit, lines, servings);
   let verdict: Verdict = 'unknown';
   if (value) verdict = judge(value, bound, aim);
   else if (atLeast !== null && atLeast > bound + Math.max(bound, 1) * EPSILON) verdict = 'over';
-  return { id: limit.id, label: limit.label, unit: limit.unit, limit: bound, aim, value, atLeast, verdict, source: limit.source };
+  return {
+    id: limit.id,
+    label: limit.label,
+    unit: limit.unit,
+    limit: bound,
+    aim,
+    value,
+    atLeast,
+    verdict,
+    source: limit.source,
+  };
 }
 
 const WORST: readonly Verdict[] = ['over', 'unknown', 'depends', 'near', 'within'];
 
 /** The verdict of a dish: the worst of its limits. */
-export const worst = (verdicts: readonly Verdict[]): Verdict => WORST.find((v) => verdicts.includes(v)) ?? 'unknown';
+export const worst = (verdicts: readonly Verdict[]): Verdict =>
+  WORST.find((v) => verdicts.includes(v)) ?? 'unknown';

@@ -38,7 +38,9 @@ export const NutrientsSchema = z.object({
 });
 export type Nutrients = z.infer<typeof NutrientsSchema>;
 
-const FoodRef = z.object({ id: z.string(), name: z.string(), confidence: z.number().min(0).max(1) }).nullable();
+const FoodRef = z
+  .object({ id: z.string(), name: z.string(), confidence: z.number().min(0).max(1) })
+  .nullable();
 
 export const ContributionSchema = z.object({
   energyKcal: range,

@@ -15,13 +15,19 @@ export interface TextAuditOptions {
   readonly corrections?: Corrections;
 }
 
-export type TextAudit = { readonly ok: true; readonly audit: Audit } | { readonly ok: false; readonly code: string; readonly message: string };
+export type TextAudit =
+  | { readonly ok: true; readonly audit: Audit }
+  | { readonly ok: false; readonly code: string; readonly message: string };
 
 /** From a file's text to its audit: the whole way, for the command line and the route handler. */
 export function auditText(text: string, protocol: Protocol, options: TextAuditOptions = {}): TextAudit {
   const plain = recipeText(text);
   if (!plain.ok) return plain;
-  const settings = { measures: options.measures ?? US_MEASURES, corrections: options.corrections ?? {}, servings: options.servings };
+  const settings = {
+    measures: options.measures ?? US_MEASURES,
+    corrections: options.corrections ?? {},
+    servings: options.servings,
+  };
   const recipes = plain.recipes.map((source) => {
     const read = readRecipe(parseRecipe(source), settings);
     return auditRecipe(read, protocol, { source: options.source ?? '', role: options.role });

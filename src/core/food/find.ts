@@ -45,8 +45,40 @@ const idf = new Map(vocabulary.map((t) => [t, Math.log(1 + names.length / (posti
 const UNKNOWN_WEIGHT = 2.2;
 const KNOWN_FLOOR = 3;
 /** Words that say a state, not a food: they weigh only where the state makes another food of it. */
-const STATE = new Set(['dried', 'canned', 'cooked', 'unsalted', 'lowsalt', 'salted', 'unsweetened', 'sweetened', 'inwater', 'vegan', 'plantbased', 'nondairy', 'oilfree', 'glutenfree', 'lowfat', 'fatfree', 'light', 'fullfat', 'allpurpose', 'readymade']);
-const DRY_KINDS = new Set(['bean', 'canned-bean', 'whole-grain', 'refined-grain', 'soy', 'fruit', 'mushroom', 'vegetable', 'herb', 'seaweed']);
+const STATE = new Set([
+  'dried',
+  'canned',
+  'cooked',
+  'unsalted',
+  'lowsalt',
+  'salted',
+  'unsweetened',
+  'sweetened',
+  'inwater',
+  'vegan',
+  'plantbased',
+  'nondairy',
+  'oilfree',
+  'glutenfree',
+  'lowfat',
+  'fatfree',
+  'light',
+  'fullfat',
+  'allpurpose',
+  'readymade',
+]);
+const DRY_KINDS = new Set([
+  'bean',
+  'canned-bean',
+  'whole-grain',
+  'refined-grain',
+  'soy',
+  'fruit',
+  'mushroom',
+  'vegetable',
+  'herb',
+  'seaweed',
+]);
 
 /** How much an unmatched state word speaks against a food (0 none). */
 function stateWeight(state: string, food: Food): number {
@@ -74,7 +106,13 @@ function stateWeight(state: string, food: Food): number {
     case 'dried':
       return DRY_KINDS.has(food.kind) && (food.waterG ?? 100) > 25 ? 6 : 0;
     case 'canned':
-      return food.kind === 'canned-bean' || food.nova >= 3 || food.kind === 'coconut' || food.kind === 'plant-milk' || food.kind === 'alcohol' ? 0 : 3;
+      return food.kind === 'canned-bean' ||
+        food.nova >= 3 ||
+        food.kind === 'coconut' ||
+        food.kind === 'plant-milk' ||
+        food.kind === 'alcohol'
+        ? 0
+        : 3;
     default:
       return 0;
   }
@@ -144,11 +182,16 @@ export function findFood(phrase: string, notes = '', limit = 5): readonly Candid
 function search(phrase: string, notes: string, limit: number): readonly Candidate[] {
   const q = query(phrase);
   if (q.tokens.length === 0) return [];
-  const noteStates = notes ? tokens(notes.replace(/\b(?:not|never|rather than|instead of|no need for) [\w-]+(?: [\w-]+)?/g, ' ')).filter((t) => STATE.has(t) || t === 'inoil') : [];
+  const noteStates = notes
+    ? tokens(
+        notes.replace(/\b(?:not|never|rather than|instead of|no need for) [\w-]+(?: [\w-]+)?/g, ' '),
+      ).filter((t) => STATE.has(t) || t === 'inoil')
+    : [];
   const all = new Set([...q.tokens, ...noteStates]);
   const inPhrase = new Set(q.tokens);
   const counts = new Map<number, number>();
-  for (const token of all) for (const index of postings.get(token) ?? []) counts.set(index, (counts.get(index) ?? 0) + 1);
+  for (const token of all)
+    for (const index of postings.get(token) ?? []) counts.set(index, (counts.get(index) ?? 0) + 1);
   const best = new Map<Food, { score: number; confidence: number; as: string }>();
   for (const [index, count] of counts) {
     const name = names[index];
@@ -174,7 +217,11 @@ function search(phrase: string, notes: string, limit: number): readonly Candidat
       against += token === q.head ? w * 1.6 : w;
     }
     // a vegan butter is no butter, whatever the name says
-    if (name.food.kindClass === 'animal' && (all.has('vegan') || all.has('plantbased') || all.has('nondairy'))) continue;
+    if (
+      name.food.kindClass === 'animal' &&
+      (all.has('vegan') || all.has('plantbased') || all.has('nondairy'))
+    )
+      continue;
     if (matched <= 0) continue;
     const confidence = (matched / (matched + against)) * q.penalty;
     const headFirst = name.last === q.head ? 0.5 : 0;
@@ -186,10 +233,21 @@ function search(phrase: string, notes: string, limit: number): readonly Candidat
   const [first, second] = ranked;
   return ranked.slice(0, limit).map(([food, { score, confidence, as }], i) => {
     // two foods that account for the same words equally well: neither is sure
-    const tie = i < 2 && first && second && first[1].score - second[1].score < 0.01 && score >= second[1].score && as !== first[1].as;
-    return { food, confidence: Math.round(Math.min(1, tie ? confidence * 0.95 : confidence) * 100) / 100, as };
+    const tie =
+      i < 2 &&
+      first &&
+      second &&
+      first[1].score - second[1].score < 0.01 &&
+      score >= second[1].score &&
+      as !== first[1].as;
+    return {
+      food,
+      confidence: Math.round(Math.min(1, tie ? confidence * 0.95 : confidence) * 100) / 100,
+      as,
+    };
   });
 }
 
 /** The food whose name is exactly these words, in any order; for finding names inside sentences. */
-export const foodOfName = (parts: readonly string[]): Food | undefined => exactNames.get(key([...new Set(parts)]))?.food;
+export const foodOfName = (parts: readonly string[]): Food | undefined =>
+  exactNames.get(key([...new Set(parts)]))?.food;

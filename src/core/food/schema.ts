@@ -49,7 +49,14 @@ const three = z.tuple([z.number(), z.number(), z.number()]);
 
 export const Units = z
   .object({
-    volume: z.record(z.string(), z.object({ ml: z.union([z.number(), three]), names: z.array(z.string()), exact: z.array(z.string()).optional() })),
+    volume: z.record(
+      z.string(),
+      z.object({
+        ml: z.union([z.number(), three]),
+        names: z.array(z.string()),
+        exact: z.array(z.string()).optional(),
+      }),
+    ),
     mass: z.record(z.string(), z.object({ g: z.number(), names: z.array(z.string()) })),
     count: z.record(z.string(), z.object({ names: z.array(z.string()), package: z.boolean().optional() })),
     vague: z.record(z.string(), z.object({ names: z.array(z.string()) })),
@@ -64,7 +71,10 @@ export const Vague = z
     modifiers: z.record(z.string(), reading.extend({ names: z.array(z.string()), factor: three })),
     sizes: z.record(z.string(), z.object({ names: z.array(z.string()), factor: three })),
     unsaid: z.record(z.string(), reading.extend({ perServing: three, cookedOnly: z.boolean().optional() })),
-    purposes: z.record(z.string(), reading.extend({ names: z.array(z.string()), grams: three, kinds: z.array(z.string()) })),
+    purposes: z.record(
+      z.string(),
+      reading.extend({ names: z.array(z.string()), grams: three, kinds: z.array(z.string()) }),
+    ),
     servings: reading.extend({ unsaid: three }),
   })
   .strict();

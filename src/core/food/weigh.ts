@@ -78,15 +78,21 @@ function ofPiece(food: Food, size: string | null): { grams: Three; why: string }
   if (!piece) return null;
   const factor = size === null ? ONE : (VAGUE.sizes[size]?.factor ?? ONE);
   // a size word narrows what a piece can be: it scales the middle, not the ends
-  const grams: Three = size === null ? piece : [piece[1] * factor[0], piece[1] * factor[1], piece[1] * factor[2]];
+  const grams: Three =
+    size === null ? piece : [piece[1] * factor[0], piece[1] * factor[1], piece[1] * factor[2]];
   return { grams, why: `one${size ? ` ${size}` : ''}: ${show(grams)}` };
 }
 
 const digits = (n: number) => (n >= 10 ? Math.round(n).toString() : Number(n.toPrecision(2)).toString());
-const show = ([low, best, high]: Three) => (low === high ? `${digits(best)} g` : `${digits(low)}–${digits(high)} g`);
+const show = ([low, best, high]: Three) =>
+  low === high ? `${digits(best)} g` : `${digits(low)}–${digits(high)} g`;
 
 /** Grams of what a shop prints on a packet: a tin's liquid is not what goes into the pot. */
-function ofPackage(each: NonNullable<Measure['each']>, food: Food, settings: MeasureSettings): { grams: Three; why: string } | null {
+function ofPackage(
+  each: NonNullable<Measure['each']>,
+  food: Food,
+  settings: MeasureSettings,
+): { grams: Three; why: string } | null {
   if (each.unit.kind === 'mass') {
     const grams = mul(each.quantity, each.unit.size ?? ONE);
     const share = each.drained ? null : packageShare(food);
@@ -98,12 +104,20 @@ function ofPackage(each: NonNullable<Measure['each']>, food: Food, settings: Mea
   return ml && density ? { grams: mul(mul(each.quantity, ml), density), why: 'by volume' } : null;
 }
 
-function ofUnit(unit: Unit, food: Food, size: string | null, settings: MeasureSettings): { grams: Three; why: string } | null {
+function ofUnit(
+  unit: Unit,
+  food: Food,
+  size: string | null,
+  settings: MeasureSettings,
+): { grams: Three; why: string } | null {
   if (unit.kind === 'mass') {
     const g = unit.size ?? ONE;
     if (food.refuse === 0) return { grams: g, why: 'weighed' };
     const left = 1 - food.refuse / 100;
-    return { grams: [g[0] * left, g[1] * left, g[2]], why: `weighed; up to ${food.refuse} % is peel, stalk or stone` };
+    return {
+      grams: [g[0] * left, g[1] * left, g[2]],
+      why: `weighed; up to ${food.refuse} % is peel, stalk or stone`,
+    };
   }
   if (unit.kind === 'volume') {
     const ml = millilitres(unit, settings);
@@ -129,18 +143,23 @@ function ofUnit(unit: Unit, food: Food, size: string | null, settings: MeasureSe
   for (const name of tried) {
     // a food's own portion of another name is nearer than its kind's of this one
     const own = food.portions[name];
-    if (own && !(name === 'piece' && HARD_TO_HALVE.has(unit.id) && own[1] > 60)) return sized(own, size, name);
+    if (own && !(name === 'piece' && HARD_TO_HALVE.has(unit.id) && own[1] > 60))
+      return sized(own, size, name);
   }
   for (const name of tried) {
     const kind = portionOfKind(food.kind, name);
-    if (kind && !(name === 'piece' && HARD_TO_HALVE.has(unit.id) && kind[1] > 60)) return sized(kind, size, name);
+    if (kind && !(name === 'piece' && HARD_TO_HALVE.has(unit.id) && kind[1] > 60))
+      return sized(kind, size, name);
   }
   return null;
 }
 
 function sized(grams: Three, size: string | null, name: string): { grams: Three; why: string } {
   const factor = size === null ? ONE : (VAGUE.sizes[size]?.factor ?? ONE);
-  const out: Three = size === null ? grams : [grams[0] * Math.min(1, factor[0]), grams[1] * factor[1], grams[2] * Math.max(1, factor[2] * 0.8)];
+  const out: Three =
+    size === null
+      ? grams
+      : [grams[0] * Math.min(1, factor[0]), grams[1] * factor[1], grams[2] * Math.max(1, factor[2] * 0.8)];
   return { grams: out, why: `${size ? `${size} ` : ''}${name}: ${show(out)}` };
 }
 
@@ -152,7 +171,12 @@ function unitBehind(words: string, food: Food): Unit | null {
   return found.unit.id !== 'piece' && portion(food, found.unit.id) ? found.unit : null;
 }
 
-function ofMeasure(m: Measure, food: Food, settings: MeasureSettings, words = ''): { grams: Three; why: string[] } | null {
+function ofMeasure(
+  m: Measure,
+  food: Food,
+  settings: MeasureSettings,
+  words = '',
+): { grams: Three; why: string[] } | null {
   const quantity = mul(m.quantity, m.factor);
   const unit = m.unit ?? unitBehind(words, food);
   const one = m.each
@@ -176,10 +200,16 @@ export function weigh(words: FoodWords, food: Food, settings: MeasureSettings): 
     const only = measures[0];
     // "3 carrots (100 g each)": the mass of each, times their number
     if (equivalent.each && only)
-      return toWeighed([ofMeasure({ ...only, each: equivalent.each, unit: null, size: null }, food, settings)]);
+      return toWeighed([
+        ofMeasure({ ...only, each: equivalent.each, unit: null, size: null }, food, settings),
+      ]);
     // "2 tins chickpeas (400 g)": what each tin holds
     if (only?.unit?.package && equivalent.unit?.kind === 'mass') {
-      const each = { quantity: mul(equivalent.quantity, equivalent.factor), unit: equivalent.unit, drained: false };
+      const each = {
+        quantity: mul(equivalent.quantity, equivalent.factor),
+        unit: equivalent.unit,
+        drained: false,
+      };
       return toWeighed([ofMeasure({ ...only, each }, food, settings)]);
     }
     if (equivalent.unit?.kind === 'mass' || measures.every((m) => m.unit?.kind !== 'volume'))
@@ -210,5 +240,8 @@ export function unsaid(food: Food, purpose: string | null, servings: number): We
   if (!rule) return null;
   if (rule.cookedOnly && (food.waterG ?? 0) < 40) return null;
   const [low, best, high] = rule.perServing;
-  return { grams: range(low * servings, best * servings, high * servings), readings: [`no amount: ${rule.why}`] };
+  return {
+    grams: range(low * servings, best * servings, high * servings),
+    readings: [`no amount: ${rule.why}`],
+  };
 }

@@ -3,7 +3,11 @@ export const MOST_BYTES = 1024 * 1024;
 
 export type RecipeTexts =
   | { readonly ok: true; readonly recipes: readonly string[] }
-  | { readonly ok: false; readonly code: 'empty' | 'too-large' | 'binary' | 'no-recipe'; readonly message: string };
+  | {
+      readonly ok: false;
+      readonly code: 'empty' | 'too-large' | 'binary' | 'no-recipe';
+      readonly message: string;
+    };
 
 const byteLength = (text: string): number => new TextEncoder().encode(text).length;
 
@@ -13,17 +17,33 @@ const byteLength = (text: string): number => new TextEncoder().encode(text).leng
  */
 export function recipeText(input: string): RecipeTexts {
   if (input.length > MOST_BYTES || byteLength(input) > MOST_BYTES)
-    return { ok: false, code: 'too-large', message: 'This is over 1 MiB, larger than any recipe: paste the recipe alone.' };
-  if (isBinary(input)) return { ok: false, code: 'binary', message: 'This is not text: it may be a picture or a document file. Paste the words of the recipe.' };
+    return {
+      ok: false,
+      code: 'too-large',
+      message: 'This is over 1 MiB, larger than any recipe: paste the recipe alone.',
+    };
+  if (isBinary(input))
+    return {
+      ok: false,
+      code: 'binary',
+      message: 'This is not text: it may be a picture or a document file. Paste the words of the recipe.',
+    };
   const text = input.replace(/^\ufeff/, '').replace(/\r\n?/g, '\n');
-  if (!text.trim()) return { ok: false, code: 'empty', message: 'There is nothing here yet: paste a recipe.' };
+  if (!text.trim())
+    return { ok: false, code: 'empty', message: 'There is nothing here yet: paste a recipe.' };
   const json = text.trimStart();
   if (json.startsWith('{') || json.startsWith('[')) {
     const found = fromJsonLd(json);
     if (found.length > 0) return { ok: true, recipes: found };
   }
-  if (/<\s*(?:!doctype|html|head|body|script|style|p|div|ul|ol|li|br|h[1-6]|span|table|article|section|img|a)\b/i.test(text)) {
-    const linked = [...text.matchAll(/<script\b[^>]*application\/ld\+json[^>]*>([\s\S]*?)<\/script>/gi)].flatMap((m) => fromJsonLd(m[1] ?? ''));
+  if (
+    /<\s*(?:!doctype|html|head|body|script|style|p|div|ul|ol|li|br|h[1-6]|span|table|article|section|img|a)\b/i.test(
+      text,
+    )
+  ) {
+    const linked = [
+      ...text.matchAll(/<script\b[^>]*application\/ld\+json[^>]*>([\s\S]*?)<\/script>/gi),
+    ].flatMap((m) => fromJsonLd(m[1] ?? ''));
     if (linked.length > 0) return { ok: true, recipes: linked };
     const plain = fromHtml(text);
     if (!plain.trim()) return { ok: false, code: 'no-recipe', message: 'This page holds no words to read.' };
@@ -40,7 +60,27 @@ export function isBinary(text: string): boolean {
   return odd > 4 && odd > sample.length * 0.02;
 }
 
-const ENTITIES: Record<string, string> = { amp: '&', lt: '<', gt: '>', quot: '"', apos: "'", nbsp: ' ', frac12: '½', frac14: '¼', frac34: '¾', frasl: '/', deg: '°', ndash: '–', mdash: '—', rsquo: '’', lsquo: '‘', eacute: 'é', times: '×', hellip: '…', bull: '•' };
+const ENTITIES: Record<string, string> = {
+  amp: '&',
+  lt: '<',
+  gt: '>',
+  quot: '"',
+  apos: "'",
+  nbsp: ' ',
+  frac12: '½',
+  frac14: '¼',
+  frac34: '¾',
+  frasl: '/',
+  deg: '°',
+  ndash: '–',
+  mdash: '—',
+  rsquo: '’',
+  lsquo: '‘',
+  eacute: 'é',
+  times: '×',
+  hellip: '…',
+  bull: '•',
+};
 
 function entities(text: string): string {
   return text.replace(/&(#x?[0-9a-f]+|[a-z0-9]+);/gi, (whole, name: string) => {
@@ -57,7 +97,10 @@ export function fromHtml(html: string): string {
     .replace(/<(script|style|noscript|template|svg|head|iframe)\b[\s\S]*?(?:<\/\1\s*>|$)/gi, '')
     .replace(/<\s*h[1-6]\b[^>]*>/gi, '\n\n# ')
     .replace(/<\s*li\b[^>]*>/gi, '\n- ')
-    .replace(/<\s*(?:br|\/p|p|\/div|div|\/tr|\/li|\/h[1-6]|\/ul|\/ol|ul|ol|tr|section|article|table)\b[^>]*>/gi, '\n')
+    .replace(
+      /<\s*(?:br|\/p|p|\/div|div|\/tr|\/li|\/h[1-6]|\/ul|\/ol|ul|ol|tr|section|article|table)\b[^>]*>/gi,
+      '\n',
+    )
     .replace(/<[^>]*>/g, '');
   return entities(bare)
     .split('\n')
@@ -93,14 +136,24 @@ function fromJsonLd(source: string): string[] {
   return out;
 }
 
-const words = (value: unknown): string => (typeof value === 'string' || typeof value === 'number' ? fromHtml(String(value)).replace(/\n+/g, ' ') : '');
-const list = (value: unknown): unknown[] => (Array.isArray(value) ? value : value === undefined || value === null ? [] : [value]);
+const words = (value: unknown): string =>
+  typeof value === 'string' || typeof value === 'number' ? fromHtml(String(value)).replace(/\n+/g, ' ') : '';
+const list = (value: unknown): unknown[] =>
+  Array.isArray(value) ? value : value === undefined || value === null ? [] : [value];
 
 function textOf(recipe: Json): string {
   const yields = list(recipe.recipeYield).map(words).filter(Boolean);
   const said = yields.find((y) => /[a-z]/i.test(y)) ?? yields[0];
-  const serves = said ? (/^\d[\d\s–-]*$/.test(said) ? `Serves ${said}` : /^(?:serves|makes|yield|feeds)/i.test(said) || /serving|people|portion/i.test(said) ? said : `Makes ${said}`) : null;
-  const ingredients = [...list(recipe.recipeIngredient), ...list(recipe.ingredients)].map(words).filter(Boolean);
+  const serves = said
+    ? /^\d[\d\s–-]*$/.test(said)
+      ? `Serves ${said}`
+      : /^(?:serves|makes|yield|feeds)/i.test(said) || /serving|people|portion/i.test(said)
+        ? said
+        : `Makes ${said}`
+    : null;
+  const ingredients = [...list(recipe.recipeIngredient), ...list(recipe.ingredients)]
+    .map(words)
+    .filter(Boolean);
   const steps: string[] = [];
   const visit = (step: unknown) => {
     if (typeof step === 'string') steps.push(...fromHtml(step).split('\n').filter(Boolean));

@@ -34,7 +34,9 @@ describe('units', () => {
     const tbsp = UNITS.get('tbsp');
     if (!cup || !tbsp) throw new Error('units');
     expect(millilitres(cup, { ...US_MEASURES, cup: 'metric' })?.[1]).toBe(METRIC_CUP_ML);
-    expect(millilitres(tbsp, { ...US_MEASURES, tablespoon: 'australian' })?.[1]).toBe(AUSTRALIAN_TABLESPOON_ML);
+    expect(millilitres(tbsp, { ...US_MEASURES, tablespoon: 'australian' })?.[1]).toBe(
+      AUSTRALIAN_TABLESPOON_ML,
+    );
   });
   test.each([
     ['T', 'tbsp'],
@@ -92,6 +94,7 @@ describe('quantities', () => {
     expect(read(text)).toBeNull();
   });
   test('agrees with numeric-quantity on plain numbers', () => {
-    for (const text of ['7', '3/4', '2 1/3', '12.25', '1 7/8']) expect(read(text)?.[0]).toBeCloseTo(numericQuantity(text, { round: false }), 9);
+    for (const text of ['7', '3/4', '2 1/3', '12.25', '1 7/8'])
+      expect(read(text)?.[0]).toBeCloseTo(numericQuantity(text, { round: false }), 9);
   });
 });

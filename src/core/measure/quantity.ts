@@ -32,9 +32,21 @@ const WORDS: Record<string, number> = {
   both: 2,
 };
 const wordList = Object.keys(WORDS).join('|');
-const FRACTIONS: Record<string, number> = { half: 1 / 2, third: 1 / 3, quarter: 1 / 4, eighth: 1 / 8, fifth: 1 / 5, tenth: 1 / 10, thirds: 1 / 3, quarters: 1 / 4, eighths: 1 / 8, fifths: 1 / 5 };
+const FRACTIONS: Record<string, number> = {
+  half: 1 / 2,
+  third: 1 / 3,
+  quarter: 1 / 4,
+  eighth: 1 / 8,
+  fifth: 1 / 5,
+  tenth: 1 / 10,
+  thirds: 1 / 3,
+  quarters: 1 / 4,
+  eighths: 1 / 8,
+  fifths: 1 / 5,
+};
 
-const NUMBER = /(\d+)[ ]*-[ ]*(\d+\/\d+)(?![\d/])|(\d+)[ ]+(\d+\/\d+)(?![\d/])|(\d+\/\d+)(?![\d/])|(\d{1,3}(?:,\d{3})+(?!\d)|\d+[.,]\d+|\d+|\.\d+)/y;
+const NUMBER =
+  /(\d+)[ ]*-[ ]*(\d+\/\d+)(?![\d/])|(\d+)[ ]+(\d+\/\d+)(?![\d/])|(\d+\/\d+)(?![\d/])|(\d{1,3}(?:,\d{3})+(?!\d)|\d+[.,]\d+|\d+|\.\d+)/y;
 const VAGUE_COUNTS: readonly (readonly [RegExp, number, number, number])[] = [
   [/(?:a )?couple(?: of)?\b/y, 2, 2, 3],
   [/a few\b|few\b/y, 2, 3, 5],
@@ -43,12 +55,16 @@ const VAGUE_COUNTS: readonly (readonly [RegExp, number, number, number])[] = [
   [/(?:a |one |1 )?dozen\b/y, 12, 12, 12],
   [/two dozen\b|2 dozen\b/y, 24, 24, 24],
 ];
-const HALF_FIRST = /(?:about )?(?:(?:a|one) )?(half|third|quarter|eighth)(?: of)?(?:[ -](?:a|an|the)\b)?(?![ ]*[-]?inch)(?= |-|$)/y;
+const HALF_FIRST =
+  /(?:about )?(?:(?:a|one) )?(half|third|quarter|eighth)(?: of)?(?:[ -](?:a|an|the)\b)?(?![ ]*[-]?inch)(?= |-|$)/y;
 const MANY_PARTS = /(two|three|2|3)[ -](thirds|quarters|eighths|fifths)(?: of)?(?: (?:a|an|the)\b)?/y;
 const WORD = new RegExp(`(${wordList})\\b(?:[ -]and[ -]a[ -](half|quarter|third)\\b)?`, 'y');
 const DIGITS_AND_A_HALF = /(?: and)? (?:a )(half|quarter|third)\b/y;
 
-function single(text: string, at: number): { value: readonly [number, number, number]; end: number; article: boolean } | null {
+function single(
+  text: string,
+  at: number,
+): { value: readonly [number, number, number]; end: number; article: boolean } | null {
   for (const [pattern, low, best, high] of VAGUE_COUNTS) {
     pattern.lastIndex = at;
     if (pattern.test(text)) return { value: [low, best, high], end: pattern.lastIndex, article: false };
@@ -79,7 +95,9 @@ function single(text: string, at: number): { value: readonly [number, number, nu
       if (whole !== undefined && part >= 1) return null;
     } else {
       const digits = number[6] ?? '';
-      value = /^\d{1,3}(,\d{3})+$/.test(digits) ? Number(digits.replaceAll(',', '')) : Number(digits.replace(',', '.'));
+      value = /^\d{1,3}(,\d{3})+$/.test(digits)
+        ? Number(digits.replaceAll(',', ''))
+        : Number(digits.replace(',', '.'));
       DIGITS_AND_A_HALF.lastIndex = end;
       const more = DIGITS_AND_A_HALF.exec(text);
       if (more) {

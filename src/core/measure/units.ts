@@ -43,15 +43,23 @@ function enter(unit: Unit, names: readonly string[], exactNames: readonly string
 }
 for (const [id, u] of Object.entries(units.volume))
   enter({ id, kind: 'volume', size: three(u.ml), package: false }, u.names, u.exact);
-for (const [id, u] of Object.entries(units.mass)) enter({ id, kind: 'mass', size: three(u.g), package: false }, u.names);
+for (const [id, u] of Object.entries(units.mass))
+  enter({ id, kind: 'mass', size: three(u.g), package: false }, u.names);
 for (const [id, u] of Object.entries(units.count))
   enter({ id, kind: 'count', size: null, package: u.package ?? false }, u.names);
-for (const [id, u] of Object.entries(units.vague)) enter({ id, kind: 'vague', size: null, package: false }, u.names);
+for (const [id, u] of Object.entries(units.vague))
+  enter({ id, kind: 'vague', size: null, package: false }, u.names);
 
 const longestFirst = [...byName.keys()].sort((a, b) => b.length - a.length);
 const escape = (name: string) => name.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
 const NAME = new RegExp(`(?:${longestFirst.map(escape).join('|')})(?![a-z])\\.?`, 'y');
-const EXACT = new RegExp(`(?:${[...byExact.keys()].sort((a, b) => b.length - a.length).map(escape).join('|')})(?![A-Za-z'])\\.?`, 'y');
+const EXACT = new RegExp(
+  `(?:${[...byExact.keys()]
+    .sort((a, b) => b.length - a.length)
+    .map(escape)
+    .join('|')})(?![A-Za-z'])\\.?`,
+  'y',
+);
 
 /**
  * The unit whose name starts at a position.
@@ -81,12 +89,19 @@ export function millilitres(unit: Unit, settings: MeasureSettings): readonly [nu
 }
 
 /** The factor words ("heaping", "about") at a position, and the sizes ("large"). */
-type Factor = { readonly id: string; readonly factor: readonly [number, number, number]; readonly why: string };
+type Factor = {
+  readonly id: string;
+  readonly factor: readonly [number, number, number];
+  readonly why: string;
+};
 function matcher(entries: readonly (readonly [string, readonly string[], Factor])[]) {
   const map = new Map<string, Factor>();
   for (const [, names, factor] of entries) for (const name of names) map.set(name, factor);
   const pattern = new RegExp(
-    `(?:${[...map.keys()].sort((a, b) => b.length - a.length).map(escape).join('|')})(?![a-z])`,
+    `(?:${[...map.keys()]
+      .sort((a, b) => b.length - a.length)
+      .map(escape)
+      .join('|')})(?![a-z])`,
     'y',
   );
   return (text: string, at: number): { factor: Factor; end: number } | null => {
@@ -97,8 +112,12 @@ function matcher(entries: readonly (readonly [string, readonly string[], Factor]
   };
 }
 export const readModifier = matcher(
-  Object.entries(VAGUE.modifiers).map(([id, m]) => [id, m.names, { id, factor: m.factor, why: m.why }] as const),
+  Object.entries(VAGUE.modifiers).map(
+    ([id, m]) => [id, m.names, { id, factor: m.factor, why: m.why }] as const,
+  ),
 );
 export const readSize = matcher(
-  Object.entries(VAGUE.sizes).map(([id, s]) => [id, s.names, { id, factor: s.factor, why: `${id} one` }] as const),
+  Object.entries(VAGUE.sizes).map(
+    ([id, s]) => [id, s.names, { id, factor: s.factor, why: `${id} one` }] as const,
+  ),
 );

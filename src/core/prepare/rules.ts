@@ -37,11 +37,14 @@ export function preparationEffect(food: Food, said: string, fromCan: boolean): P
 function matches(said: string, word: string): boolean {
   const at = said.indexOf(word);
   // "undrained" is not "drained"
-  return at >= 0 && !/[a-z]/.test(said[at - 1] ?? ' ') && !/\bnot $/.test(said.slice(Math.max(0, at - 4), at));
+  return (
+    at >= 0 && !/[a-z]/.test(said[at - 1] ?? ' ') && !/\bnot $/.test(said.slice(Math.max(0, at - 4), at))
+  );
 }
 
 /** Share of a package's printed weight that goes into the dish, where part of it is liquid. */
 export function packageShare(food: Food): { factor: Three; says: string } | null {
-  for (const rule of rules) if (rule.package && applies(rule, food)) return { factor: rule.package, says: rule.says };
+  for (const rule of rules)
+    if (rule.package && applies(rule, food)) return { factor: rule.package, says: rule.says };
   return null;
 }

@@ -25,8 +25,13 @@ export const roleLabel = (role: RoleId): string => file.roles[role].label;
  */
 export function roleFromTitle(title: string): RoleId {
   // what comes last names the dish: "bread with walnut sauce" is no sauce, "walnut sauce" is one
-  const head = title.toLowerCase().split(/\b(?:with|in|on|and|over|&)\b|[,(:]/)[0]?.trim() ?? '';
+  const head =
+    title
+      .toLowerCase()
+      .split(/\b(?:with|in|on|and|over|&)\b|[,(:]/)[0]
+      ?.trim() ?? '';
   for (const [role, { words }] of Object.entries(file.roles))
-    if (words.some((word) => head.endsWith(word) || (role === 'breakfast' && head.includes(word)))) return role as RoleId;
+    if (words.some((word) => head.endsWith(word) || (role === 'breakfast' && head.includes(word))))
+      return role as RoleId;
   return 'main';
 }

@@ -28,7 +28,10 @@ export type RoleId = z.infer<typeof RoleId>;
 
 export const ProtocolFile = z
   .object({
-    roles: z.record(RoleId, z.object({ share: z.number().positive().max(1), label: z.string(), words: z.array(z.string()) })),
+    roles: z.record(
+      RoleId,
+      z.object({ share: z.number().positive().max(1), label: z.string(), words: z.array(z.string()) }),
+    ),
     protocols: z.array(Protocol).min(1),
   })
   .strict();

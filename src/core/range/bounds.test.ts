@@ -14,7 +14,9 @@ const sum = (vectors: Float64Array[], i: number) => vectors.reduce((s, v) => s +
 
 const amount = fc.double({ min: 0, max: 500, noNaN: true });
 // component 0 is what is limited, component 1 the energy; some corners have no energy at all
-const corner = fc.tuple(amount, fc.oneof(amount, fc.constant(0.5))).map(([n, d]) => Float64Array.of(n, d + 0.5));
+const corner = fc
+  .tuple(amount, fc.oneof(amount, fc.constant(0.5)))
+  .map(([n, d]) => Float64Array.of(n, d + 0.5));
 const line = fc.array(corner, { minLength: 1, maxLength: 4 });
 const recipe = fc.array(line, { minLength: 1, maxLength: 5 });
 
@@ -43,18 +45,25 @@ describe('bounds over all readings', () => {
 
   test('no point between the corners of a line goes outside the ratio bounds', () => {
     fc.assert(
-      fc.property(recipe, fc.array(fc.double({ min: 0, max: 1, noNaN: true }), { minLength: 25, maxLength: 25 }), (lines, weights) => {
-        let w = 0;
-        const mixed = lines.map((corners) => {
-          const shares = corners.map(() => (weights[(w += 1) % 25] as number) + 1e-6);
-          const whole = shares.reduce((a, b) => a + b, 0);
-          return [0, 1].map((i) => corners.reduce((s, c, k) => s + (c[i] as number) * ((shares[k] as number) / whole), 0));
-        });
-        const ratio = mixed.reduce((s, m) => s + (m[0] as number), 0) / mixed.reduce((s, m) => s + (m[1] as number), 0);
-        const bounds = ratioBounds(lines, 0, 1);
-        expect(ratio).toBeGreaterThanOrEqual((bounds?.low ?? NaN) - 1e-9);
-        expect(ratio).toBeLessThanOrEqual((bounds?.high ?? NaN) + 1e-9);
-      }),
+      fc.property(
+        recipe,
+        fc.array(fc.double({ min: 0, max: 1, noNaN: true }), { minLength: 25, maxLength: 25 }),
+        (lines, weights) => {
+          let w = 0;
+          const mixed = lines.map((corners) => {
+            const shares = corners.map(() => (weights[(w += 1) % 25] as number) + 1e-6);
+            const whole = shares.reduce((a, b) => a + b, 0);
+            return [0, 1].map((i) =>
+              corners.reduce((s, c, k) => s + (c[i] as number) * ((shares[k] as number) / whole), 0),
+            );
+          });
+          const ratio =
+            mixed.reduce((s, m) => s + (m[0] as number), 0) / mixed.reduce((s, m) => s + (m[1] as number), 0);
+          const bounds = ratioBounds(lines, 0, 1);
+          expect(ratio).toBeGreaterThanOrEqual((bounds?.low ?? NaN) - 1e-9);
+          expect(ratio).toBeLessThanOrEqual((bounds?.high ?? NaN) + 1e-9);
+        },
+      ),
     );
   });
 

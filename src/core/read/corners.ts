@@ -23,7 +23,8 @@ function cornersOf({ food, grams, sodium }: Option): Float64Array[] {
   const out = [corner(food, grams.best, sodium[1])];
   const amounts = grams.low === grams.high ? [grams.best] : [grams.low, grams.high];
   const factors = sodium[0] === sodium[2] ? [sodium[1]] : [sodium[0], sodium[2]];
-  for (const g of amounts) for (const s of factors) if (g !== grams.best || s !== sodium[1]) out.push(corner(food, g, s));
+  for (const g of amounts)
+    for (const s of factors) if (g !== grams.best || s !== sodium[1]) out.push(corner(food, g, s));
   return out;
 }
 
@@ -62,4 +63,8 @@ function boxed(a: Corners, b: Corners): Corners {
 
 /** Grams of several foods of one line together. */
 export const gramsTogether = (parts: readonly (Range | null)[]): Range | null =>
-  parts.reduce<Range | null>((sum, part) => (sum && part ? add(sum, part) : null), { low: 0, best: 0, high: 0 });
+  parts.reduce<Range | null>((sum, part) => (sum && part ? add(sum, part) : null), {
+    low: 0,
+    best: 0,
+    high: 0,
+  });

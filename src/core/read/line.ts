@@ -17,7 +17,8 @@ interface Found {
 
 const NOTHING: Found = { food: null, confidence: 0, candidates: [] };
 
-const fromCan = (words: FoodWords) => words.measures.some((m) => m.unit?.id === 'can' || (m.unit?.package && m.each));
+const fromCan = (words: FoodWords) =>
+  words.measures.some((m) => m.unit?.id === 'can' || (m.unit?.package && m.each));
 
 const CITRUS = new Set(['lemon', 'orange', 'grapefruit']);
 const JUICED = /\bjuiced\b|\bjuice only\b|\bjuice of\b|\bsqueezed\b|^\s*juice\b/;
@@ -40,7 +41,12 @@ function find(words: FoodWords): Found {
   // beans that are drained came out of a can or a jar
   const packaged = words.measures.some((m) => m.unit?.package);
   const drained = /\bdrained\b/.test(words.notes) && !/\b(?:soaked|cooked|boiled)\b/.test(words.notes);
-  if (!can && best?.food.kind === 'bean' && (drained || packaged) && best.food.might.some((id) => foodById(id)?.kind === 'canned-bean')) {
+  if (
+    !can &&
+    best?.food.kind === 'bean' &&
+    (drained || packaged) &&
+    best.food.might.some((id) => foodById(id)?.kind === 'canned-bean')
+  ) {
     const again = findFood(`canned ${words.food}`, words.notes);
     if (again[0] && again[0].confidence >= SURE) {
       candidates = again;
@@ -78,9 +84,18 @@ interface Item {
 }
 
 const PIECE_ONLY_ARTICLE = (words: FoodWords) =>
-  words.measures.length === 1 && words.measures[0]?.unit === null && !words.measures[0].stated && !words.measures[0].each;
+  words.measures.length === 1 &&
+  words.measures[0]?.unit === null &&
+  !words.measures[0].stated &&
+  !words.measures[0].each;
 
-function readFood(words: FoodWords, found: Found, line: LineWords, settings: ReadSettings, servings: number): Item {
+function readFood(
+  words: FoodWords,
+  found: Found,
+  line: LineWords,
+  settings: ReadSettings,
+  servings: number,
+): Item {
   const { food, confidence, candidates } = found;
   const base = { text: words.food, food, confidence, candidates };
   if (!food) return { read: { ...base, grams: null, readings: [], might: [] }, options: null };
@@ -99,17 +114,28 @@ function readFood(words: FoodWords, found: Found, line: LineWords, settings: Rea
   const might = mightBe(food, words);
   const options: Option[] = [];
   if (main) {
-    options.push({ food, grams: withMore(main.grams, food, line, servings), sodium: effect?.sodium ?? [1, 1, 1] });
+    options.push({
+      food,
+      grams: withMore(main.grams, food, line, servings),
+      sodium: effect?.sodium ?? [1, 1, 1],
+    });
     for (const other of might) {
       const weighed = amountOf(other);
       // a food that cannot be measured this way is not what the words mean
-      if (weighed) options.push({ food: other, grams: withMore(weighed.grams, other, line, servings), sodium: effectOf(other)?.sodium ?? [1, 1, 1] });
+      if (weighed)
+        options.push({
+          food: other,
+          grams: withMore(weighed.grams, other, line, servings),
+          sodium: effectOf(other)?.sodium ?? [1, 1, 1],
+        });
     }
   }
   const first = options[0];
   const others = options.slice(1).map((o) => o.food);
-  if (others.length > 0) readings.push(`the words may also mean ${others.map((f) => f.name.toLowerCase()).join(' or ')}`);
-  if (line.plusMore !== null && first && main && first.grams.high > main.grams.high) readings.push(`“${line.plusMore}”: more goes in`);
+  if (others.length > 0)
+    readings.push(`the words may also mean ${others.map((f) => f.name.toLowerCase()).join(' or ')}`);
+  if (line.plusMore !== null && first && main && first.grams.high > main.grams.high)
+    readings.push(`“${line.plusMore}”: more goes in`);
   const grams: Range | null = first ? first.grams : null;
   return { read: { ...base, grams, readings, might: others }, options: options.length > 0 ? options : null };
 }
@@ -117,7 +143,8 @@ function readFood(words: FoodWords, found: Found, line: LineWords, settings: Rea
 /** "plus more for dusting", "or to taste": what else may go in. */
 function withMore(grams: Range, food: Food, line: LineWords, servings: number): Range {
   // "1 tsp salt, or to taste": the cook's tongue decides
-  if (line.toTaste && line.plusMore === null && line.foods.some((f) => f.measures.length > 0)) return { low: grams.low * 0.25, best: grams.best, high: grams.high * 1.5 };
+  if (line.toTaste && line.plusMore === null && line.foods.some((f) => f.measures.length > 0))
+    return { low: grams.low * 0.25, best: grams.best, high: grams.high * 1.5 };
   if (line.plusMore === null) return grams;
   const more = unsaid(food, line.plusMore, servings);
   // an extra is no more than the amount itself
@@ -151,10 +178,18 @@ export function readLine(line: SourceLine, settings: ReadSettings, servings: num
       foods = [whole];
       found = [wholeFound];
       if (!wholeFound.food) {
-        const only = words.foods.map((f) => ({ f, hit: find(f) })).filter(({ f, hit }) => hit.food !== null || !/^[a-z]+(?:ed|ly)$/.test(f.food));
+        const only = words.foods
+          .map((f) => ({ f, hit: find(f) }))
+          .filter(({ f, hit }) => hit.food !== null || !/^[a-z]+(?:ed|ly)$/.test(f.food));
         const telling = only.length === 1 ? only[0] : undefined;
         if (telling?.hit.food) {
-          foods = [{ ...telling.f, measures: words.foods[0]?.measures ?? [], equivalent: words.foods[0]?.equivalent ?? null }];
+          foods = [
+            {
+              ...telling.f,
+              measures: words.foods[0]?.measures ?? [],
+              equivalent: words.foods[0]?.equivalent ?? null,
+            },
+          ];
           found = [telling.hit];
         }
       }
@@ -166,10 +201,18 @@ export function readLine(line: SourceLine, settings: ReadSettings, servings: num
     const borrowed = withBorrowedNoun(first, alternatives);
     const hit = borrowed ? find(borrowed) : NOTHING;
     // "red or green pepper", "soy or almond milk": two words that name a food of their own
-    if (borrowed && hit.food && (!found[0]?.food || (hit.confidence >= 0.95 && hit.food !== found[0].food && !first.food.includes(' ')))) {
+    if (
+      borrowed &&
+      hit.food &&
+      (!found[0]?.food || (hit.confidence >= 0.95 && hit.food !== found[0].food && !first.food.includes(' ')))
+    ) {
       foods[0] = borrowed;
       found[0] = hit;
-    } else if (!found[0]?.food && alternatives[0] && /^[a-z-]*(?: ?(?:fresh|frozen|dried|canned|chopped|sliced|raw|toasted|ground))?$/.test(first.food)) {
+    } else if (
+      !found[0]?.food &&
+      alternatives[0] &&
+      /^[a-z-]*(?: ?(?:fresh|frozen|dried|canned|chopped|sliced|raw|toasted|ground))?$/.test(first.food)
+    ) {
       // "fresh or frozen peas": the second half is the food
       const alt = alternatives[0];
       const altFound = find(alt);
@@ -190,9 +233,16 @@ export function readLine(line: SourceLine, settings: ReadSettings, servings: num
   }
   let items = foods.map((f, i) => readFood(f, found[i] ?? NOTHING, words, settings, servings));
   if (correction?.foodId) items = items.map(settled);
-  if (correction?.grams !== undefined) items = items.map((item, i) => (i === 0 ? weighed(item, correction.grams as number) : item));
-  const altItems = alternatives.map((alt) => readFood(alt, find(alt), words, settings, servings)).filter((a) => a.read.food !== null || a.read.candidates.length > 0 || a.read.text.length > 2);
-  const nothing = correction?.grams === undefined && words.foods.some((f) => f.measures.some((m) => m.quantity[2] <= 0 || (m.each !== null && m.each.quantity[2] <= 0)));
+  if (correction?.grams !== undefined)
+    items = items.map((item, i) => (i === 0 ? weighed(item, correction.grams as number) : item));
+  const altItems = alternatives
+    .map((alt) => readFood(alt, find(alt), words, settings, servings))
+    .filter((a) => a.read.food !== null || a.read.candidates.length > 0 || a.read.text.length > 2);
+  const nothing =
+    correction?.grams === undefined &&
+    words.foods.some((f) =>
+      f.measures.some((m) => m.quantity[2] <= 0 || (m.each !== null && m.each.quantity[2] <= 0)),
+    );
   if (nothing) items = items.map((i) => ({ ...i, options: null, read: { ...i.read, grams: null } }));
   const missing = items.some((i) => !i.read.food) ? 'food' : items.some((i) => !i.options) ? 'amount' : null;
   const altMissing = altItems.some((i) => !i.options);
@@ -223,14 +273,23 @@ export function readLine(line: SourceLine, settings: ReadSettings, servings: num
 
 /** The cook said which food it is: nothing else is meant. */
 function settled(item: Item): Item {
-  return { read: { ...item.read, might: [], readings: [...item.read.readings.filter((r) => !r.startsWith('the words may')), 'you chose this food'] }, options: item.options ? item.options.slice(0, 1) : null };
+  return {
+    read: {
+      ...item.read,
+      might: [],
+      readings: [...item.read.readings.filter((r) => !r.startsWith('the words may')), 'you chose this food'],
+    },
+    options: item.options ? item.options.slice(0, 1) : null,
+  };
 }
 
 /** The cook weighed it. */
 function weighed(item: Item, grams: number): Item {
   const { food } = item.read;
   if (!food) return item;
-  const kept = item.options?.length ? item.options : [{ food, grams: exact(grams), sodium: [1, 1, 1] as const }];
+  const kept = item.options?.length
+    ? item.options
+    : [{ food, grams: exact(grams), sodium: [1, 1, 1] as const }];
   return {
     read: { ...item.read, grams: exact(grams), readings: [...item.read.readings, `you said ${grams} g`] },
     options: kept.map((o) => ({ ...o, grams: exact(grams) })),
@@ -239,4 +298,7 @@ function weighed(item: Item, grams: number): Item {
 
 /** Widest grams of a line over all its options, for showing. */
 export const widestGrams = (line: ReadLine): Range | null =>
-  [...line.foods, ...line.alternatives].reduce<Range | null>((sum, f) => (f.grams ? (sum ? hull(sum, f.grams) : f.grams) : sum), null);
+  [...line.foods, ...line.alternatives].reduce<Range | null>(
+    (sum, f) => (f.grams ? (sum ? hull(sum, f.grams) : f.grams) : sum),
+    null,
+  );

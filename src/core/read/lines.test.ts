@@ -4,7 +4,8 @@ import { US_MEASURES } from '@/core/measure/units';
 import { readLine } from './line';
 
 const settings = { measures: US_MEASURES, corrections: {} };
-const read = (text: string, servings = 4) => readLine({ text, start: 0, end: text.length, section: null }, settings, servings);
+const read = (text: string, servings = 4) =>
+  readLine({ text, start: 0, end: text.length, section: null }, settings, servings);
 
 const fixture = readFileSync(path.join(__dirname, 'lines.fixture.txt'), 'utf8')
   .split('\n')
@@ -54,7 +55,10 @@ describe('what a line leaves open', () => {
   });
 
   test('stock that is only called stock may be salted or not, with oil or without', () => {
-    expect(read('1 litre vegetable stock').foods[0]?.might.map((f) => f.id)).toEqual(['stock-nsa', 'stock-oil']);
+    expect(read('1 litre vegetable stock').foods[0]?.might.map((f) => f.id)).toEqual([
+      'stock-nsa',
+      'stock-oil',
+    ]);
     expect(read('1 litre vegetable stock, no salt added').foods[0]?.food?.id).toBe('stock-nsa');
   });
 
@@ -72,13 +76,21 @@ describe('what a line leaves open', () => {
   });
 
   test('the metric cup is larger', () => {
-    const metric = readLine({ text: '1 cup water', start: 0, end: 11, section: null }, { ...settings, measures: { cup: 'metric', tablespoon: 'us' } }, 4);
+    const metric = readLine(
+      { text: '1 cup water', start: 0, end: 11, section: null },
+      { ...settings, measures: { cup: 'metric', tablespoon: 'us' } },
+      4,
+    );
     expect(metric.foods[0]?.grams?.best).toBeCloseTo(250, 0);
   });
 
   test('a correction settles the food and the grams', () => {
     const text = '1 cup chickpeas';
-    const line = readLine({ text, start: 0, end: text.length, section: null }, { ...settings, corrections: { [text]: { foodId: 'chickpeas-cooked', grams: 170 } } }, 4);
+    const line = readLine(
+      { text, start: 0, end: text.length, section: null },
+      { ...settings, corrections: { [text]: { foodId: 'chickpeas-cooked', grams: 170 } } },
+      4,
+    );
     expect(line.corners).toHaveLength(1);
     expect(line.foods[0]?.grams).toEqual({ low: 170, best: 170, high: 170 });
   });
@@ -110,7 +122,14 @@ describe('other foods are not mixed up', () => {
     expect(read(text).foods[0]?.food?.id).toBe(id);
   });
 
-  test.each(['1 cup carrot jam', '2 tbsp walnut liqueur', '1 cup macadamia milk', '1 tin spam', '1 cup rainbow foam', '3 tbsp secret sauce'])('%s is said not to be sure', (text) => {
+  test.each([
+    '1 cup carrot jam',
+    '2 tbsp walnut liqueur',
+    '1 cup macadamia milk',
+    '1 tin spam',
+    '1 cup rainbow foam',
+    '3 tbsp secret sauce',
+  ])('%s is said not to be sure', (text) => {
     const line = read(text);
     const sure = (line.foods[0]?.confidence ?? 0) >= 0.85;
     expect(sure).toBe(false);

@@ -6,7 +6,10 @@ const settings = { measures: US_MEASURES, corrections: {} };
 
 /** Foods that only the method brings, for a list of lines and one step. */
 function brought(step: string, ingredients = '2 onions\n3 carrots\n1 cup red lentils'): string[] {
-  const read = readRecipe(parseRecipe(`Test dish\nServes 4\n\nIngredients\n${ingredients}\n\nMethod\n${step}`), settings);
+  const read = readRecipe(
+    parseRecipe(`Test dish\nServes 4\n\nIngredients\n${ingredients}\n\nMethod\n${step}`),
+    settings,
+  );
   return read.lines.filter((l) => l.origin === 'method').map((l) => l.foods[0]?.food?.kind ?? '?');
 }
 
@@ -91,14 +94,22 @@ describe('what the list already holds is not counted twice', () => {
   });
 
   test('more than the list says is read as perhaps more', () => {
-    const read = readRecipe(parseRecipe('Soup\nServes 4\n\nIngredients\n½ tsp salt\n2 onions\n\nMethod\nTaste and add more salt if needed.'), settings);
+    const read = readRecipe(
+      parseRecipe(
+        'Soup\nServes 4\n\nIngredients\n½ tsp salt\n2 onions\n\nMethod\nTaste and add more salt if needed.',
+      ),
+      settings,
+    );
     const extra = read.lines.find((l) => l.origin === 'method');
     expect(extra?.foods[0]?.grams?.low).toBe(0);
     expect(extra?.foods[0]?.grams?.high).toBeGreaterThan(0);
   });
 
   test('an amount in the method is read', () => {
-    const read = readRecipe(parseRecipe('Soup\nServes 4\n\nIngredients\n2 onions\n\nMethod\nFry the onions in 2 tbsp olive oil.'), settings);
+    const read = readRecipe(
+      parseRecipe('Soup\nServes 4\n\nIngredients\n2 onions\n\nMethod\nFry the onions in 2 tbsp olive oil.'),
+      settings,
+    );
     expect(read.lines.find((l) => l.origin === 'method')?.foods[0]?.grams?.best).toBeCloseTo(27, 0);
   });
 

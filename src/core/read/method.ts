@@ -26,7 +26,10 @@ export interface Mention {
 
 const searched = new Set(method.kinds);
 const traps = method.traps.map((t) => ({ ...t, regex: new RegExp(t.pattern, 'gi') }));
-const NEGATION = new RegExp(`(?:^|[^a-z])(?:${method.negations.map((n) => n.replace(/'/g, "['’]")).join('|')})(?![a-z])`, 'i');
+const NEGATION = new RegExp(
+  `(?:^|[^a-z])(?:${method.negations.map((n) => n.replace(/'/g, "['’]")).join('|')})(?![a-z])`,
+  'i',
+);
 const MORE = new RegExp(`\\b(?:${method.more.join('|')})\\b`, 'i');
 const FREE_AFTER = /^[- ]?free\b/i;
 
@@ -43,7 +46,29 @@ for (const food of FOODS) {
   }
 }
 /** Words that are a verb or a vessel as often as a food. */
-const SINGLE_SKIP = new Set(['butter', 'rum', 'port', 'ale', 'cream', 'fish', 'gin', 'stock', 'nut', 'seed', 'curd', 'meat', 'brine', 'ice', 'base', 'biscuit', 'cookie', 'milk', 'chocolate', 'cheese', 'egg']);
+const SINGLE_SKIP = new Set([
+  'butter',
+  'rum',
+  'port',
+  'ale',
+  'cream',
+  'fish',
+  'gin',
+  'stock',
+  'nut',
+  'seed',
+  'curd',
+  'meat',
+  'brine',
+  'ice',
+  'base',
+  'biscuit',
+  'cookie',
+  'milk',
+  'chocolate',
+  'cheese',
+  'egg',
+]);
 const STILL = new Set(['butter', 'cream', 'stock', 'cheese', 'milk', 'egg', 'chocolate', 'brine']);
 
 interface Word {
@@ -80,11 +105,25 @@ function negated(text: string, start: number, end: number): boolean {
   const m = NEGATION.exec(clause);
   if (!m) {
     // "instead of the butter, oil or cream": a list after the negation, cut by its commas
-    const listed = /(?:instead of|rather than|without|no)\s+(?:[\w' -]+,\s*)+(?:and |or )?[\w' -]*$/i.exec(text.slice(0, start));
-    return listed !== null && !/[.;!?]/.test(listed[0]) && !/,\s*(?:add|use|stir|heat|pour|toss|drizzle|season|sprinkle|then|fry|mix|whisk|put|cook)\b/i.test(listed[0]);
+    const listed = /(?:instead of|rather than|without|no)\s+(?:[\w' -]+,\s*)+(?:and |or )?[\w' -]*$/i.exec(
+      text.slice(0, start),
+    );
+    return (
+      listed !== null &&
+      !/[.;!?]/.test(listed[0]) &&
+      !/,\s*(?:add|use|stir|heat|pour|toss|drizzle|season|sprinkle|then|fry|mix|whisk|put|cook)\b/i.test(
+        listed[0],
+      )
+    );
   }
   const between = clause.slice(m.index + m[0].length);
-  if (/^\s*(?:longer|need|more than|time|problem|matter|worr|too|until|one|only|just|forget|be shy|skimp|hesitate|stint|be afraid)/i.test(between) && !/^\s*need (?:for|to add)/i.test(between)) return false;
+  if (
+    /^\s*(?:longer|need|more than|time|problem|matter|worr|too|until|one|only|just|forget|be shy|skimp|hesitate|stint|be afraid)/i.test(
+      between,
+    ) &&
+    !/^\s*need (?:for|to add)/i.test(between)
+  )
+    return false;
   return between.split(/\s+/).length <= 8;
 }
 
@@ -108,13 +147,50 @@ function coverOf(lines: readonly ReadLine[], title: string): Cover {
       for (const might of f.might) ids.add(might.id);
     }
   }
-  return { ids, kinds, lines: lines.map((l) => tokenSet(l.line.text)), headings: [...headings].map(tokenSet) };
+  return {
+    ids,
+    kinds,
+    lines: lines.map((l) => tokenSet(l.line.text)),
+    headings: [...headings].map(tokenSet),
+  };
 }
 
 /** First words that describe many foods, so sharing one says nothing. */
-const DESCRIBES = new Set(['vegan', 'plant', 'plantbased', 'nondairy', 'unsweetened', 'sweetened', 'vegetable', 'salted', 'unsalted', 'lowsalt', 'dark', 'light', 'double', 'fresh']);
+const DESCRIBES = new Set([
+  'vegan',
+  'plant',
+  'plantbased',
+  'nondairy',
+  'unsweetened',
+  'sweetened',
+  'vegetable',
+  'salted',
+  'unsalted',
+  'lowsalt',
+  'dark',
+  'light',
+  'double',
+  'fresh',
+]);
 
-const GENERIC = new Set(['oil', 'salt', 'sugar', 'syrup', 'nut', 'seed', 'stock', 'sweetener', 'butter', 'milk', 'cream', 'cheese', 'wine', 'beer', 'soy', 'miso']);
+const GENERIC = new Set([
+  'oil',
+  'salt',
+  'sugar',
+  'syrup',
+  'nut',
+  'seed',
+  'stock',
+  'sweetener',
+  'butter',
+  'milk',
+  'cream',
+  'cheese',
+  'wine',
+  'beer',
+  'soy',
+  'miso',
+]);
 
 function covered(food: Food, words: readonly string[], cover: Cover): boolean {
   if (cover.ids.has(food.id)) return true;
@@ -126,29 +202,58 @@ function covered(food: Food, words: readonly string[], cover: Cover): boolean {
   const holds = (set: ReadonlySet<string>) => words.every((w) => set.has(w));
   if (cover.lines.some(holds)) return true;
   // "the cashew cream" of a section that has the name
-  if (food.kind !== 'oil' && food.kind !== 'salt' && (cover.headings.some(holds) || (!DESCRIBES.has(words[0] ?? '') && cover.lines.some((l) => l.has(words[0] ?? '')) && ['plant-dairy', 'nut-butter', 'stock', 'plant-milk', 'nut', 'coconut'].includes(food.kind)))) return true;
+  if (
+    food.kind !== 'oil' &&
+    food.kind !== 'salt' &&
+    (cover.headings.some(holds) ||
+      (!DESCRIBES.has(words[0] ?? '') &&
+        cover.lines.some((l) => l.has(words[0] ?? '')) &&
+        ['plant-dairy', 'nut-butter', 'stock', 'plant-milk', 'nut', 'coconut'].includes(food.kind)))
+  )
+    return true;
   return false;
 }
 
 /** "a drizzle of", "2 tbsp": the amount in the words just before a mention. */
-function amountBefore(text: string, start: number, end: number, food: Food): { grams: Range; why: string } | null {
+function amountBefore(
+  text: string,
+  start: number,
+  end: number,
+  food: Food,
+): { grams: Range; why: string } | null {
   const from = Math.max(clauseStart(text, start), start - 48);
   const before = text.slice(from, start);
-  const m = /(?:(?:about |around |another |an? extra |a further |the remaining |remaining |extra )?(?:\d[\d\s/.,½⅓⅔¼¾⅛–-]*|an? (?:good |generous |small |little |big |large |heaped |scant |few )?|one |two |three |half an? |a couple of )\s*(?:more |extra )?(?:[a-zA-Z.]+\s+)?(?:of )?(?:the |your |good |extra |more )*(?:[a-z-]+ )?)$/i.exec(before);
+  const m =
+    /(?:(?:about |around |another |an? extra |a further |the remaining |remaining |extra )?(?:\d[\d\s/.,½⅓⅔¼¾⅛–-]*|an? (?:good |generous |small |little |big |large |heaped |scant |few )?|one |two |three |half an? |a couple of )\s*(?:more |extra )?(?:[a-zA-Z.]+\s+)?(?:of )?(?:the |your |good |extra |more )*(?:[a-z-]+ )?)$/i.exec(
+      before,
+    );
   if (!m) return null;
-  const phrase = `${m[0].replace(/\b(?:another|extra|further|the remaining|remaining|more|the|your)\b/gi, ' ')} ${text.slice(start, end)}`.replace(/\s+/g, ' ').trim();
+  const phrase =
+    `${m[0].replace(/\b(?:another|extra|further|the remaining|remaining|more|the|your)\b/gi, ' ')} ${text.slice(start, end)}`
+      .replace(/\s+/g, ' ')
+      .trim();
   const words = readLineWords(phrase).foods[0];
   if (!words || !words.measures.some((x) => x.unit)) return null;
   const weighed = weigh(words, food, US_MEASURES);
   return weighed ? { grams: weighed.grams, why: `“${m[0].trim()}”: ${weighed.readings.join('; ')}` } : null;
 }
 
-function readingOf(text: string, start: number, end: number, food: Food, servings: number): { grams: Range; why: string } | null {
+function readingOf(
+  text: string,
+  start: number,
+  end: number,
+  food: Food,
+  servings: number,
+): { grams: Range; why: string } | null {
   const amount = amountBefore(text, start, end, food);
   if (amount) return amount;
   if (food.kind === 'oil' || food.kind === 'solid-fat' || food.kind === 'animal-fat') {
     const clause = text.slice(clauseStart(text, start), end);
-    const which = /\b(?:grease|greas|brush|wipe|line|coat|spray|rub)/i.test(clause) ? 'oil-grease' : /\b(?:drizzl|finish|trickle)/i.test(clause) ? 'oil-drizzle' : 'oil';
+    const which = /\b(?:grease|greas|brush|wipe|line|coat|spray|rub)/i.test(clause)
+      ? 'oil-grease'
+      : /\b(?:drizzl|finish|trickle)/i.test(clause)
+        ? 'oil-drizzle'
+        : 'oil';
     const rule = method.amounts[which];
     return rule ? { grams: range(...rule.grams), why: `no amount: ${rule.why}` } : null;
   }
@@ -163,7 +268,12 @@ function readingOf(text: string, start: number, end: number, food: Food, serving
  *
  * @param servings how many it feeds, for readings a plate
  */
-export function readMethod(steps: readonly Stretch[], lines: readonly ReadLine[], title: string, servings: number): Mention[] {
+export function readMethod(
+  steps: readonly Stretch[],
+  lines: readonly ReadLine[],
+  title: string,
+  servings: number,
+): Mention[] {
   const cover = coverOf(lines, title);
   const out: Mention[] = [];
   steps.forEach((step, index) => {
@@ -192,26 +302,55 @@ export function readMethod(steps: readonly Stretch[], lines: readonly ReadLine[]
         i += n - 1;
         if (negated(text, start, end)) break;
         // "the cream from the top of the can" is part of what the list holds
-        if (/^\s*(?:from|in|at) (?:the )?(?:top of )?(?:the )?(?:can|tin|jar|block|packet)\b/i.test(text.slice(end))) break;
+        if (
+          /^\s*(?:from|in|at) (?:the )?(?:top of )?(?:the )?(?:can|tin|jar|block|packet)\b/i.test(
+            text.slice(end),
+          )
+        )
+          break;
         const tokensOf = part.map((w) => w.token);
         if (covered(food, tokensOf, cover)) {
           const clause = text.slice(clauseStart(text, start), end + 12);
           const extra = MORE.test(clause) || /\bto taste\b/i.test(text.slice(end, end + 12));
-          if (openEnded(lines, food.kind) || !extra || !['oil', 'salt', 'salty', 'sugar', 'syrup', 'solid-fat'].includes(food.kind)) break;
+          if (
+            openEnded(lines, food.kind) ||
+            !extra ||
+            !['oil', 'salt', 'salty', 'sugar', 'syrup', 'solid-fat'].includes(food.kind)
+          )
+            break;
           if (out.some((m) => m.food.kind === food.kind && m.step === index)) break;
           const reading = readingOf(text, start, end, food, servings);
           if (reading) {
-            const certain = /\b(?:extra|another|additional|further)\b/i.test(clause) && !/\bif\b|needed|to taste/i.test(clause);
+            const certain =
+              /\b(?:extra|another|additional|further)\b/i.test(clause) &&
+              !/\bif\b|needed|to taste/i.test(clause);
             const grams = certain ? reading.grams : range(0, 0, reading.grams.high);
-            out.push({ step: index, span: [start, end], words: asWritten, food, grams, why: `more than the list says; ${reading.why}` });
+            out.push({
+              step: index,
+              span: [start, end],
+              words: asWritten,
+              food,
+              grams,
+              why: `more than the list says; ${reading.why}`,
+            });
           }
           break;
         }
         if (out.some((m) => m.food.id === food.id && !m.words.includes('grease'))) break;
         const reading = readingOf(text, start, end, food, servings);
-        const ifYouLike = /\bif (?:you )?(?:like|want|wish|liked|desired)\b|\boptional/i.test(text.slice(end, end + 40));
-        const grams = reading && ifYouLike ? range(0, reading.grams.best, reading.grams.high) : (reading?.grams ?? null);
-        out.push({ step: index, span: [start, end], words: asWritten, food, grams, why: reading?.why ?? 'no amount is said' });
+        const ifYouLike = /\bif (?:you )?(?:like|want|wish|liked|desired)\b|\boptional/i.test(
+          text.slice(end, end + 40),
+        );
+        const grams =
+          reading && ifYouLike ? range(0, reading.grams.best, reading.grams.high) : (reading?.grams ?? null);
+        out.push({
+          step: index,
+          span: [start, end],
+          words: asWritten,
+          food,
+          grams,
+          why: reading?.why ?? 'no amount is said',
+        });
         break;
       }
     }
@@ -226,18 +365,55 @@ export function readMethod(steps: readonly Stretch[], lines: readonly ReadLine[]
         // "coconut oil in a wide pan": the oil is a thing there, and found by its name
         if (!free(start, start + 1)) continue;
         // the words "grease … with oil" were found by name already
-        if (!free(start, end) && out.some((o) => o.step === index && (o.food.kind === food.kind || o.food.kind === 'animal-fat' || o.food.kind === 'solid-fat') && o.span[0] < end && o.span[1] > start)) continue;
+        if (
+          !free(start, end) &&
+          out.some(
+            (o) =>
+              o.step === index &&
+              (o.food.kind === food.kind || o.food.kind === 'animal-fat' || o.food.kind === 'solid-fat') &&
+              o.span[0] < end &&
+              o.span[1] > start,
+          )
+        )
+          continue;
         const near = text.slice(end, end + 40);
-        if (food.kind === 'oil' && /^\s*(?:[^.;,]{0,20})\bwith (?:a (?:little |few )?)?(?:water|stock|parchment|baking paper|aquafaba|lemon|vinegar|milk|foil|the marinade)/i.test(near)) continue;
-        if (food.kind === 'salt' && /^\s*with (?:the |some |plenty of |a little )?(?:[a-z]+ )?(?:pepper|lemon|lime|vinegar|paprika|herbs|spice|cumin|chilli)(?!.{0,12}\bsalt\b)/i.test(near)) continue;
+        if (
+          food.kind === 'oil' &&
+          /^\s*(?:[^.;,]{0,20})\bwith (?:a (?:little |few )?)?(?:water|stock|parchment|baking paper|aquafaba|lemon|vinegar|milk|foil|the marinade)/i.test(
+            near,
+          )
+        )
+          continue;
+        if (
+          food.kind === 'salt' &&
+          /^\s*with (?:the |some |plenty of |a little )?(?:[a-z]+ )?(?:pepper|lemon|lime|vinegar|paprika|herbs|spice|cumin|chilli)(?!.{0,12}\bsalt\b)/i.test(
+            near,
+          )
+        )
+          continue;
         // a step that names the listed oil beside the greasing uses that; a bare greasing adds to it
-        if (out.some((o) => o.food.kind === food.kind && (food.kind === 'salt' ? o.step === index : o.step === index && o.span[0] < end + 30 && o.span[1] > start))) continue;
+        if (
+          out.some(
+            (o) =>
+              o.food.kind === food.kind &&
+              (food.kind === 'salt'
+                ? o.step === index
+                : o.step === index && o.span[0] < end + 30 && o.span[1] > start),
+          )
+        )
+          continue;
         const listed = cover.kinds.has(food.kind);
-        const listedTrap = listed && !trap.even && (trap.id === 'season' || trap.id === 'salt-verb' || (food.kind === 'oil' && lineIsFor(lines, /greas|brush|tin|tray|spray/i)));
+        const listedTrap =
+          listed &&
+          !trap.even &&
+          (trap.id === 'season' ||
+            trap.id === 'salt-verb' ||
+            (food.kind === 'oil' && lineIsFor(lines, /greas|brush|tin|tray|spray/i)));
         const scale = trap.perServing ? servings : 1;
         let grams = range(trap.grams[0] * scale, trap.grams[1] * scale, trap.grams[2] * scale);
         if (listedTrap) {
-          if (trap.id !== 'season' || !/\b(?:adjust|check|correct|taste|fix|again|to taste)\b/i.test(m[0])) continue;
+          if (trap.id !== 'season' || !/\b(?:adjust|check|correct|taste|fix|again|to taste)\b/i.test(m[0]))
+            continue;
           grams = range(0, 0, 0.5 * servings);
         }
         if (trap.even && out.some((o) => o.words === m?.[0])) continue;
@@ -250,16 +426,25 @@ export function readMethod(steps: readonly Stretch[], lines: readonly ReadLine[]
 
 /** A line of this kind without a fixed amount leaves room for any "more" already. */
 const openEnded = (lines: readonly ReadLine[], kind: string) =>
-  lines.some((l) => l.toTaste && l.foods.some((f) => f.food?.kind === kind) || l.foods.some((f) => f.food?.kind === kind && f.readings.some((r) => r.startsWith('no amount'))));
+  lines.some(
+    (l) =>
+      (l.toTaste && l.foods.some((f) => f.food?.kind === kind)) ||
+      l.foods.some((f) => f.food?.kind === kind && f.readings.some((r) => r.startsWith('no amount'))),
+  );
 
 const lineIsFor = (lines: readonly ReadLine[], pattern: RegExp) =>
   lines.some((l) => l.foods.some((f) => f.food?.kind === 'oil') && pattern.test(l.line.text));
 
 /** "Oil the tin", "salt the water", "butter two slices": the word is what is done, not the food. */
 function isVerb(text: string, start: number, end: number, word: string): boolean {
-  if (!['oil', 'salt', 'butter', 'sugar', 'stock', 'cream', 'nut', 'seed', 'honey', 'ice'].includes(word)) return false;
+  if (!['oil', 'salt', 'butter', 'sugar', 'stock', 'cream', 'nut', 'seed', 'honey', 'ice'].includes(word))
+    return false;
   const after = text.slice(end, end + 14);
   const before = text.slice(Math.max(0, start - 14), start);
-  if (/\b(?:the|some|a|little|of|with|in|more|olive|remaining|extra|no|without|hot|and)\s*$/i.test(before)) return false;
-  return /^\s+(?:the|a|an|your|it|them|two|each|generously|lightly|well)\b/i.test(after) && (start === 0 || /(?:[.;,:]|\band|\bthen|\blightly|\bgenerously|\bwell|\bto)\s*$/i.test(before));
+  if (/\b(?:the|some|a|little|of|with|in|more|olive|remaining|extra|no|without|hot|and)\s*$/i.test(before))
+    return false;
+  return (
+    /^\s+(?:the|a|an|your|it|them|two|each|generously|lightly|well)\b/i.test(after) &&
+    (start === 0 || /(?:[.;,:]|\band|\bthen|\blightly|\bgenerously|\bwell|\bto)\s*$/i.test(before))
+  );
 }

@@ -44,7 +44,17 @@ function lineOfMention(mention: Mention, recipe: Recipe, settings: ReadSettings)
     origin: 'method',
     step: mention.step,
     span: mention.span,
-    foods: [{ text: mention.words, food: mention.food, confidence: 1, candidates: [], grams, readings: correction?.grams !== undefined ? [`you said ${correction.grams} g`] : [mention.why], might: [] }],
+    foods: [
+      {
+        text: mention.words,
+        food: mention.food,
+        confidence: 1,
+        candidates: [],
+        grams,
+        readings: correction?.grams !== undefined ? [`you said ${correction.grams} g`] : [mention.why],
+        might: [],
+      },
+    ],
     alternatives: [],
     optional: false,
     toTaste: false,

@@ -1,12 +1,51 @@
 const VULGAR: Record<string, string> = {
-  '½': '1/2', '⅓': '1/3', '⅔': '2/3', '¼': '1/4', '¾': '3/4', '⅕': '1/5', '⅖': '2/5', '⅗': '3/5', '⅘': '4/5',
-  '⅙': '1/6', '⅚': '5/6', '⅛': '1/8', '⅜': '3/8', '⅝': '5/8', '⅞': '7/8', '⅒': '1/10', '⅑': '1/9', '⅐': '1/7',
+  '½': '1/2',
+  '⅓': '1/3',
+  '⅔': '2/3',
+  '¼': '1/4',
+  '¾': '3/4',
+  '⅕': '1/5',
+  '⅖': '2/5',
+  '⅗': '3/5',
+  '⅘': '4/5',
+  '⅙': '1/6',
+  '⅚': '5/6',
+  '⅛': '1/8',
+  '⅜': '3/8',
+  '⅝': '5/8',
+  '⅞': '7/8',
+  '⅒': '1/10',
+  '⅑': '1/9',
+  '⅐': '1/7',
 };
-const SUPER: Record<string, string> = { '⁰': '0', '¹': '1', '²': '2', '³': '3', '⁴': '4', '⁵': '5', '⁶': '6', '⁷': '7', '⁸': '8', '⁹': '9' };
-const SUB: Record<string, string> = { '₀': '0', '₁': '1', '₂': '2', '₃': '3', '₄': '4', '₅': '5', '₆': '6', '₇': '7', '₈': '8', '₉': '9' };
+const SUPER: Record<string, string> = {
+  '⁰': '0',
+  '¹': '1',
+  '²': '2',
+  '³': '3',
+  '⁴': '4',
+  '⁵': '5',
+  '⁶': '6',
+  '⁷': '7',
+  '⁸': '8',
+  '⁹': '9',
+};
+const SUB: Record<string, string> = {
+  '₀': '0',
+  '₁': '1',
+  '₂': '2',
+  '₃': '3',
+  '₄': '4',
+  '₅': '5',
+  '₆': '6',
+  '₇': '7',
+  '₈': '8',
+  '₉': '9',
+};
 const VULGAR_CLASS = `[${Object.keys(VULGAR).join('')}]`;
 
-const BULLET = /^\s*(?:[-*•‣▪◦●○·–—+□☐☑✓✔]\s+|[-–—](?=[\d½¼¾⅓⅔⅛])|[•‣▪◦●○□☐☑▢✓✔]\s*|\[[ xX]?\]\s*|\p{Extended_Pictographic}\ufe0f?\s*)+/u;
+const BULLET =
+  /^\s*(?:[-*•‣▪◦●○·–—+□☐☑✓✔]\s+|[-–—](?=[\d½¼¾⅓⅔⅛])|[•‣▪◦●○□☐☑▢✓✔]\s*|\[[ xX]?\]\s*|\p{Extended_Pictographic}\ufe0f?\s*)+/u;
 const NUMBERING = /^\s*(?:step\s+)?\d{1,2}\s*[.):](?=\s+\S)\s+/i;
 
 /** Leading bullets, check boxes and list numbers of a line, as the length they take. */
@@ -39,10 +78,15 @@ export function clean(line: string): string {
       .replace(/[‘’‛′`´]/g, "'")
       .replace(/[“”„″]/g, '"')
       .replace(/[×✕✖]/g, 'x')
-      .replace(new RegExp(`(\\d)\\s*(${VULGAR_CLASS})`, 'gu'), (_, digit: string, f: string) => `${digit} ${VULGAR[f]}`)
+      .replace(
+        new RegExp(`(\\d)\\s*(${VULGAR_CLASS})`, 'gu'),
+        (_, digit: string, f: string) => `${digit} ${VULGAR[f]}`,
+      )
       .replace(new RegExp(VULGAR_CLASS, 'gu'), (f) => VULGAR[f] ?? f)
-      .replace(/([⁰¹²³⁴-⁹]+)[⁄/]([₀-₉]+)/gu, (_, n: string, d: string) =>
-        ` ${[...n].map((c) => SUPER[c]).join('')}/${[...d].map((c) => SUB[c]).join('')}`,
+      .replace(
+        /([⁰¹²³⁴-⁹]+)[⁄/]([₀-₉]+)/gu,
+        (_, n: string, d: string) =>
+          ` ${[...n].map((c) => SUPER[c]).join('')}/${[...d].map((c) => SUB[c]).join('')}`,
       )
       .replace(/⁄/g, '/');
   } else if (text.includes('\t')) text = text.replaceAll('\t', ' ');

@@ -60,8 +60,10 @@ const PREP_WORDS = new RegExp(
 );
 const OPTIONAL = /\boptional(?:ly)?\b|\bif (?:you )?(?:like|desired|liked|wanted|using)\b/;
 const TO_TASTE = /\b(?:or )?(?:to|for|as per) taste\b|\bto your taste\b|\bto your liking\b|\bor to taste\b/;
-const PLUS_MORE = /[,(;+&]?\s*\b(?:plus|and|with) (?:a (?:little|bit|few|splash) )?(?:some )?(?:more|extra)\b([^)]*)\)?|,\s*(?:and )?extra (?:for|to)\b([^)]*)/;
-const PURPOSE = /(?:,|\(|\s)\s*((?:for|to) (?:deep[- ]?frying|frying|shallow frying|fry|saut[eé]ing|cooking|cook|the pan|the skillet|browning|greasing|grease|oiling|brushing|brush|lining|spraying|the tin|the tray|drizzling|drizzle|finishing|finish|serving|serve|garnish(?:ing)?|sprinkling|sprinkle|dusting|topping|top|decorating|decorate|the (?:pasta |cooking )?water|pasta water|boiling|the pot|blanching|rolling|kneading))\b/;
+const PLUS_MORE =
+  /[,(;+&]?\s*\b(?:plus|and|with) (?:a (?:little|bit|few|splash) )?(?:some )?(?:more|extra)\b([^)]*)\)?|,\s*(?:and )?extra (?:for|to)\b([^)]*)/;
+const PURPOSE =
+  /(?:,|\(|\s)\s*((?:for|to) (?:deep[- ]?frying|frying|shallow frying|fry|saut[eé]ing|cooking|cook|the pan|the skillet|browning|greasing|grease|oiling|brushing|brush|lining|spraying|the tin|the tray|drizzling|drizzle|finishing|finish|serving|serve|garnish(?:ing)?|sprinkling|sprinkle|dusting|topping|top|decorating|decorate|the (?:pasta |cooking )?water|pasta water|boiling|the pot|blanching|rolling|kneading))\b/;
 const NOISE = /^\s*(?:of|the|x|-|,|\.|:|about)\s+/;
 const COUNT_X = /\s*x\s*(?=[\d(])|\s*x\s+(?=[a-z])/y;
 
@@ -129,7 +131,8 @@ function readMeasure(r: Reader): Measure | null {
       after.space();
       const sizeAlone = m.factor.id === 'small' || m.factor.id === 'generous';
       if (sizeAlone && !readUnit(r.text, r.written, after.at) && !readModifier(r.text, after.at)) return;
-      if ((sizeAlone || m.factor.id === 'packed') && readUnit(r.text, r.written, after.at)?.unit.package) return;
+      if ((sizeAlone || m.factor.id === 'packed') && readUnit(r.text, r.written, after.at)?.unit.package)
+        return;
       factor = mul(factor, m.factor.factor);
       if (m.factor.id !== 'level') readings.push(`"${r.text.slice(r.at, m.end)}": ${m.factor.why}`);
       r.at = m.end;
@@ -141,7 +144,14 @@ function readMeasure(r: Reader): Measure | null {
   if (!q) {
     // "pinch of salt", "handful of parsley", "heaped tbsp": one of it
     const bare = readUnit(r.text, r.written, r.at);
-    if (bare && bare.unit.id !== 'piece' && bare.unit.id !== 'half' && (factor !== ONE || bare.unit.kind === 'vague' || (bare.unit.kind === 'count' && /^\s*(?:of\b|$)/.test(r.text.slice(bare.end)))))
+    if (
+      bare &&
+      bare.unit.id !== 'piece' &&
+      bare.unit.id !== 'half' &&
+      (factor !== ONE ||
+        bare.unit.kind === 'vague' ||
+        (bare.unit.kind === 'count' && /^\s*(?:of\b|$)/.test(r.text.slice(bare.end))))
+    )
       q = { low: 1, best: 1, high: 1, end: r.at, article: true };
     else {
       r.at = start;
@@ -152,18 +162,24 @@ function readMeasure(r: Reader): Measure | null {
   let quantity: Three = [q.low, q.best, q.high];
   if (!article && q.low !== q.high) readings.push(`"${r.text.slice(start, q.end).trim()}" as a range`);
   r.at = q.end;
-  r.skip(/\s*x(?=\s*[\d(])\s*|\s+x\s+(?=[a-z(])/y) || r.skip(COUNT_X);
+  if (!r.skip(/\s*x(?=\s*[\d(])\s*|\s+x\s+(?=[a-z(])/y)) r.skip(COUNT_X);
   // "1 x 2.5cm piece": so many of that length
   if (/x\s*$/.test(r.text.slice(q.end, r.at))) {
     const length = readQuantity(r.text, r.at);
-    const unit = length && !length.article ? readUnit(r.text, r.written, length.end + (/^[ -]*/.exec(r.text.slice(length.end))?.[0].length ?? 0)) : null;
+    const unit =
+      length && !length.article
+        ? readUnit(r.text, r.written, length.end + (/^[ -]*/.exec(r.text.slice(length.end))?.[0].length ?? 0))
+        : null;
     if (length && unit && (unit.unit.id === 'cm' || unit.unit.id === 'inch')) {
       quantity = mul(quantity, [length.low, length.best, length.high]);
       r.at = length.end;
     }
   }
   // "1 (1-inch) piece ginger"
-  const piece = /^\s*\(?\s*(\d[\d ./]*)\s*-?\s*(inch|in\.?|cm)\s*\)?\s*-?\s*(?=(?:piece|knob|chunk|length|nub))/.exec(r.text.slice(r.at));
+  const piece =
+    /^\s*\(?\s*(\d[\d ./]*)\s*-?\s*(inch|in\.?|cm)\s*\)?\s*-?\s*(?=(?:piece|knob|chunk|length|nub))/.exec(
+      r.text.slice(r.at),
+    );
   if (piece?.[1]) {
     const length = readQuantity(piece[1], 0);
     if (length) {
@@ -235,14 +251,22 @@ function readMeasure(r: Reader): Measure | null {
       else r.at = mark;
     }
     // "1-inch piece", "2 cm knob"
-    if (unit.unit.id === 'inch' || unit.unit.id === 'cm') r.skip(/[ -]*(?:long )?(?:pieces?|knobs?|chunks?|lengths?|nubs?|thumbs?)?/y);
+    if (unit.unit.id === 'inch' || unit.unit.id === 'cm')
+      r.skip(/[ -]*(?:long )?(?:pieces?|knobs?|chunks?|lengths?|nubs?|thumbs?)?/y);
   } else if (article && !size) {
     // "a ripe tomato" is one, "a good olive oil" is none said
     const reads = each !== null;
     if (!reads && factor !== ONE) r.at = q.end;
   }
   r.skip(OF);
-  if (unit && unit.unit.kind === 'count' && unit.unit.id === 'piece' && size === null && /medium/.test(r.text.slice(start, r.at))) size = 'medium';
+  if (
+    unit &&
+    unit.unit.kind === 'count' &&
+    unit.unit.id === 'piece' &&
+    size === null &&
+    /medium/.test(r.text.slice(start, r.at))
+  )
+    size = 'medium';
   return { quantity, unit: unit?.unit ?? null, factor, size, each, readings, stated: !article };
 }
 
@@ -302,7 +326,13 @@ function bracketEquivalent(text: string, written: string): { measure: Measure; l
   const drained = /\bdrained\b/.test(inside.text);
   if (/\beach\b|\bapiece\b/.test(rest))
     return {
-      measure: { ...measure, quantity: ONE, unit: null, factor: ONE, each: { quantity: mul(measure.quantity, measure.factor), unit: measure.unit, drained } },
+      measure: {
+        ...measure,
+        quantity: ONE,
+        unit: null,
+        factor: ONE,
+        each: { quantity: mul(measure.quantity, measure.factor), unit: measure.unit, drained },
+      },
       length: close + 1,
     };
   // "(1 tbsp for the pan)" says a part, not the whole
@@ -310,7 +340,8 @@ function bracketEquivalent(text: string, written: string): { measure: Measure; l
   return { measure, length: close + 1 };
 }
 
-const JUICE = /\b(?:the )?(?:(?:finely )?(?:grated )?(zest|rind|peel) and juice|juice and (?:(?:finely )?(?:grated )?)(zest|rind|peel)|(?:freshly )?(?:squeezed )?juice|(?:finely |freshly )?(?:grated )?(zest|rind|peel))\s+(?:of|from)\s+/;
+const JUICE =
+  /\b(?:the )?(?:(?:finely )?(?:grated )?(zest|rind|peel) and juice|juice and (?:(?:finely )?(?:grated )?)(zest|rind|peel)|(?:freshly )?(?:squeezed )?juice|(?:finely |freshly )?(?:grated )?(zest|rind|peel))\s+(?:of|from)\s+/;
 
 /** "25 g butter -> use marge": the amount stays, the food is the one behind the arrow. */
 function turnArrow(text: string): string {
@@ -330,7 +361,10 @@ function turnJuice(text: string): { text: string; zest: boolean } {
   const what = m[3] ? 'zest' : 'juice';
   const rest = text.slice(m.index + m[0].length);
   const cut = /^([^,(]*)(.*)$/.exec(rest);
-  return { text: `${text.slice(0, m.index)}${cut?.[1]?.trimEnd() ?? rest} ${what}${cut?.[2] ?? ''}`, zest: zestToo };
+  return {
+    text: `${text.slice(0, m.index)}${cut?.[1]?.trimEnd() ?? rest} ${what}${cut?.[2] ?? ''}`,
+    zest: zestToo,
+  };
 }
 
 /** Splits words of food from what is done to it, at the first comma or dash outside brackets. */
@@ -340,13 +374,25 @@ function splitPreparation(text: string): { food: string; rest: string } {
     const c = text[i];
     if (c === '(' || c === '[') depth += 1;
     else if (c === ')' || c === ']') depth -= 1;
-    else if (depth <= 0 && (c === ',' || c === ';' || (c === '-' && text[i - 1] === ' ' && text[i + 1] === ' ') || (c === ':' && i > 2)))
+    else if (
+      depth <= 0 &&
+      (c === ',' ||
+        c === ';' ||
+        (c === '-' && text[i - 1] === ' ' && text[i + 1] === ' ') ||
+        (c === ':' && i > 2))
+    )
       return { food: text.slice(0, i), rest: text.slice(i + 1) };
   }
   return { food: text, rest: '' };
 }
 
-const onlyPreparation = (words: string): boolean => words.trim().split(/\s+/).every((w) => PREPARATION.has(w) || /^(?:and|finely|roughly|freshly|coarsely|thinly|lightly|very)$/.test(w));
+const onlyPreparation = (words: string): boolean =>
+  words
+    .trim()
+    .split(/\s+/)
+    .every(
+      (w) => PREPARATION.has(w) || /^(?:and|finely|roughly|freshly|coarsely|thinly|lightly|very)$/.test(w),
+    );
 
 /** Reads one ingredient line into amounts and words. Never fails: what is no amount stays words. */
 export function readLineWords(line: string): LineWords {
@@ -430,7 +476,12 @@ export function readLineWords(line: string): LineWords {
       if (tail.source === bare) bare = tail.before;
     }
   }
-  if (orSo) measures = measures.map((m) => ({ ...m, factor: mul(m.factor, ABOUT.factor), readings: [...m.readings, `“or so”: ${ABOUT.why}`] }));
+  if (orSo)
+    measures = measures.map((m) => ({
+      ...m,
+      factor: mul(m.factor, ABOUT.factor),
+      readings: [...m.readings, `“or so”: ${ABOUT.why}`],
+    }));
   const noteText = notes.filter(Boolean).join(', ');
   const orSplit = splitAlternatives(bare);
   const alternatives = [...orSplit.alternatives, ...noteAlternatives(noteText)].map((alt) => {
@@ -451,7 +502,11 @@ export function readLineWords(line: string): LineWords {
       return {
         food: words.slice(r.at).trim(),
         notes: noteText,
-        measures: own.measures.length ? own.measures : i === 0 || measures.every((m) => m.unit?.kind === 'vague' || !m.unit) ? measures : [],
+        measures: own.measures.length
+          ? own.measures
+          : i === 0 || measures.every((m) => m.unit?.kind === 'vague' || !m.unit)
+            ? measures
+            : [],
         equivalent: i === 0 ? equivalent : own.equivalent,
       };
     })
@@ -461,11 +516,23 @@ export function readLineWords(line: string): LineWords {
     foods.push({ ...foods[0], food: `${fruit} zest`, notes: '' });
   }
   const preparation = [...new Set([...(text.match(PREP_WORDS) ?? [])])];
-  return { foods, together: orSplit.together, alternatives, preparation, optional, toTaste, plusMore, purpose, cleaned };
+  return {
+    foods,
+    together: orSplit.together,
+    alternatives,
+    preparation,
+    optional,
+    toTaste,
+    plusMore,
+    purpose,
+    cleaned,
+  };
 }
 
 function trailingMeasure(text: string): { measures: Measure[]; before: string; source: string } | null {
-  const m = /^(.*?[a-z)])\s*(?:[-:x,]\s*)?\s(?:x\s*)?((?:about\s+)?\d[\d\s./-]*\s*[a-z. ]*)$/.exec(text.trim()) ?? /^()((?:about\s+)?\d[\d\s./-]*\s*[a-z. ]*)$/.exec(text.trim());
+  const m =
+    /^(.*?[a-z)])\s*(?:[-:x,]\s*)?\s(?:x\s*)?((?:about\s+)?\d[\d\s./-]*\s*[a-z. ]*)$/.exec(text.trim()) ??
+    /^()((?:about\s+)?\d[\d\s./-]*\s*[a-z. ]*)$/.exec(text.trim());
   if (!m?.[2]) return null;
   const r = new Reader(m[2], m[2]);
   const measured = readMeasures(r);
@@ -474,19 +541,32 @@ function trailingMeasure(text: string): { measures: Measure[]; before: string; s
 }
 
 const OR = /\s+(?:and\/or|or(?: else)?(?: use)?(?: substitute)?|\/)\s+|\s*\/\s*(?=[a-z])/;
-const NOT_OTHER = /^(?:more|less|so|to taste|as needed|as required|other|your|any|similar|equivalent|a combination|both|a mix|until|about|use|whatever|leave|omit|not\b)/;
-const AND = /\s+(?:and|&|\+)\s+|\s*&\s*|\s+(?:mixed|whisked|blended|combined|stirred|dissolved) (?:with|in|into)\s+(?=\d|half|an? )/;
-const OWN_LIQUID = /\s+(?:and|with|plus|in|including)\s+(?:all )?(?:its|their|the)\s+(?:own )?(?:liquid|juices?|brine|water|liquor|syrup)\b/;
+const NOT_OTHER =
+  /^(?:more|less|so|to taste|as needed|as required|other|your|any|similar|equivalent|a combination|both|a mix|until|about|use|whatever|leave|omit|not\b)/;
+const AND =
+  /\s+(?:and|&|\+)\s+|\s*&\s*|\s+(?:mixed|whisked|blended|combined|stirred|dissolved) (?:with|in|into)\s+(?=\d|half|an? )/;
+const OWN_LIQUID =
+  /\s+(?:and|with|plus|in|including)\s+(?:all )?(?:its|their|the)\s+(?:own )?(?:liquid|juices?|brine|water|liquor|syrup)\b/;
 
 /**
  * "tahini or sunflower butter" → one food and an alternative; "salt and pepper" → two foods. What may be
  * one food ("mac and cheese powder") is left to the finder, which tries the whole first.
  */
 function splitAlternatives(text: string): { first: string[]; together: string; alternatives: string[] } {
-  const pieces = text.split(OR).map((p) => p.trim()).filter(Boolean);
+  const pieces = text
+    .split(OR)
+    .map((p) => p.trim())
+    .filter(Boolean);
   const [head = text, ...others] = pieces;
   const alternatives = others.filter((o) => !NOT_OTHER.test(o));
-  return { together: head, first: head.split(AND).map((p) => p.trim()).filter((p, i) => p.length > 0 || i === 0), alternatives };
+  return {
+    together: head,
+    first: head
+      .split(AND)
+      .map((p) => p.trim())
+      .filter((p, i) => p.length > 0 || i === 0),
+    alternatives,
+  };
 }
 
 /** "(or use 1 tsp dried)", "or sunflower seeds" after a comma. */
@@ -494,7 +574,8 @@ function noteAlternatives(notes: string): string[] {
   const found: string[] = [];
   for (const piece of notes.split(/[,;]/)) {
     const m = /^\s*(?:or|can sub(?:stitute)?|or use|or sub(?:stitute)?)\s+(?:use\s+)?(.+)$/.exec(piece);
-    if (m?.[1] && !NOT_OTHER.test(m[1]) && !PREPARATION.has(m[1].trim().split(' ').at(-1) ?? '')) found.push(m[1].trim());
+    if (m?.[1] && !NOT_OTHER.test(m[1]) && !PREPARATION.has(m[1].trim().split(' ').at(-1) ?? ''))
+      found.push(m[1].trim());
   }
   return found;
 }

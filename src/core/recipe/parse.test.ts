@@ -70,7 +70,10 @@ describe('taking a recipe apart', () => {
       [null, '1 onion, chopped'],
       ['For the sauce', '1 cup passata'],
     ]);
-    expect(r.steps.map((s) => s.text)).toEqual(['Heat the oil and soften the onion.', 'Pour over the sauce.']);
+    expect(r.steps.map((s) => s.text)).toEqual([
+      'Heat the oil and soften the onion.',
+      'Pour over the sauce.',
+    ]);
     expect(r.notes.map((n) => n.text)).toContain('Freezes well for 3 months.');
   });
 
@@ -80,19 +83,35 @@ describe('taking a recipe apart', () => {
   });
 
   test('without headings, as in a message', () => {
-    const r = parseRecipe('Quick dal\n\n1 cup red lentils\n3 cups water\nhalf an onion\nsalt\n\nBoil everything until soft, about 20 minutes. Squeeze lemon over and eat.');
-    expect(r.lines.map((l) => l.text)).toEqual(['1 cup red lentils', '3 cups water', 'half an onion', 'salt']);
+    const r = parseRecipe(
+      'Quick dal\n\n1 cup red lentils\n3 cups water\nhalf an onion\nsalt\n\nBoil everything until soft, about 20 minutes. Squeeze lemon over and eat.',
+    );
+    expect(r.lines.map((l) => l.text)).toEqual([
+      '1 cup red lentils',
+      '3 cups water',
+      'half an onion',
+      'salt',
+    ]);
     expect(r.steps).toHaveLength(1);
   });
 
   test('on one line', () => {
-    const r = parseRecipe('Ingredients: 2 onions, finely chopped, 3 carrots, 1 tin tomatoes, salt\nMethod: Cook it all. Serves 4');
-    expect(r.lines.map((l) => l.text)).toEqual(['2 onions, finely chopped', '3 carrots', '1 tin tomatoes', 'salt']);
+    const r = parseRecipe(
+      'Ingredients: 2 onions, finely chopped, 3 carrots, 1 tin tomatoes, salt\nMethod: Cook it all. Serves 4',
+    );
+    expect(r.lines.map((l) => l.text)).toEqual([
+      '2 onions, finely chopped',
+      '3 carrots',
+      '1 tin tomatoes',
+      'salt',
+    ]);
     expect(r.servings?.range.best).toBe(4);
   });
 
   test('several lists, each with its method', () => {
-    const r = parseRecipe('Bowl\nServes 2\n\nIngredients\n200 g noodles\n\nMethod\nBoil the noodles.\n\nFor the dressing:\n2 tbsp tahini\n1 lemon, juiced\n\nWhisk until smooth.');
+    const r = parseRecipe(
+      'Bowl\nServes 2\n\nIngredients\n200 g noodles\n\nMethod\nBoil the noodles.\n\nFor the dressing:\n2 tbsp tahini\n1 lemon, juiced\n\nWhisk until smooth.',
+    );
     expect(r.lines.map((l) => [l.section, l.text])).toEqual([
       [null, '200 g noodles'],
       ['For the dressing', '2 tbsp tahini'],
@@ -102,7 +121,9 @@ describe('taking a recipe apart', () => {
   });
 
   test('a bare section heading, check boxes, bullets of many kinds', () => {
-    const r = parseRecipe('Crumble\n\nFilling\n- 1 kg plums\n\nTopping\n☐ 100 g oats\n• 50 g flour\n[ ] 2 tbsp sugar\n');
+    const r = parseRecipe(
+      'Crumble\n\nFilling\n- 1 kg plums\n\nTopping\n☐ 100 g oats\n• 50 g flour\n[ ] 2 tbsp sugar\n',
+    );
     expect(r.lines.map((l) => [l.section, l.text])).toEqual([
       ['Filling', '1 kg plums'],
       ['Topping', '100 g oats'],
@@ -112,16 +133,20 @@ describe('taking a recipe apart', () => {
   });
 
   test('a story has only a method', () => {
-    const r = parseRecipe('Take two onions and fry them slowly in a little oil until they are golden and sweet, then add stock.');
+    const r = parseRecipe(
+      'Take two onions and fry them slowly in a little oil until they are golden and sweet, then add stock.',
+    );
     expect(r.lines).toHaveLength(0);
     expect(r.steps.length + (r.title === 'Untitled recipe' ? 0 : 1)).toBeGreaterThan(0);
   });
 
   test('nothing is dropped: every line with words lands somewhere', () => {
-    const text = 'My pot\nserves 2\nthe long story of it, which goes on and on for a whole paragraph and more\n1 onion\n2 flurbs of gronk\nFry it.\nNote: good cold';
+    const text =
+      'My pot\nserves 2\nthe long story of it, which goes on and on for a whole paragraph and more\n1 onion\n2 flurbs of gronk\nFry it.\nNote: good cold';
     const r = parseRecipe(text);
     const kept = [r.title, ...[...r.lines, ...r.steps, ...r.notes].map((p) => p.text)].join('\n');
-    for (const word of ['My pot', 'serves 2', 'long story', '1 onion', 'gronk', 'Fry it', 'good cold']) expect(kept).toContain(word);
+    for (const word of ['My pot', 'serves 2', 'long story', '1 onion', 'gronk', 'Fry it', 'good cold'])
+      expect(kept).toContain(word);
   });
 
   test('2000 lines are read', () => {

@@ -30,22 +30,29 @@ export interface Recipe {
 }
 
 /** A line that says how many it feeds, whatever else it looks like. */
-const SAYS_SERVINGS = /^(?:(?:serves|makes|feeds|yields?|servings|portions)\b|[\w-]+(?:\s*(?:or|to|-|–)\s*[\w-]+)?\s+(?:\w+\s+){0,2}(?:people|persons|servings|portions|helpings|diners|eaters)\b)/i;
+const SAYS_SERVINGS =
+  /^(?:(?:serves|makes|feeds|yields?|servings|portions)\b|[\w-]+(?:\s*(?:or|to|-|–)\s*[\w-]+)?\s+(?:\w+\s+){0,2}(?:people|persons|servings|portions|helpings|diners|eaters)\b)/i;
 
 const readServings = remember(readServingsNow);
 
 type State = 'before' | 'ingredients' | 'method' | 'notes';
 
-const INGREDIENTS = /^(?:the )?(?:ingredients?(?: list)?|you(?:'ll| will)? need|what you(?:'ll)? need|what goes in|you need|shopping list)\b/i;
-const METHOD = /^(?:the )?(?:method|directions?|instructions?|steps?|preparation|procedure|how to(?: make(?: it)?)?|what to do|to make(?: it)?|cooking(?: instructions)?|prep(?:aration)? steps)\s*$/i;
-const NOTES = /^(?:(?:cook'?s |recipe )?notes?|tips?(?: and tricks)?|nutrition(?: facts| information)?|storage|storing|variations?|serving suggestions?|equipment|source|comments?|substitutions?|make ahead|nutrition(?:al)? info(?:rmation)?)\b/i;
-const META = /^(?:(?:prep|cook|cooking|total|active|hands[- ]on|ready in|resting|chilling|bake|baking|soak(?:ing)?)(?: time)?\s*[:=-]|(?:author|by|course|cuisine|category|keywords?|calories|diet|level|difficulty|rating|source|adapted from|tags?|print|photo|updated|published|equipment|oven|date)\s*:|ready in\b|\d+\s*(?:mins?|minutes|hours?|hrs?)\s*$|\d+ kcal\b)/i;
+const INGREDIENTS =
+  /^(?:the )?(?:ingredients?(?: list)?|you(?:'ll| will)? need|what you(?:'ll)? need|what goes in|you need|shopping list)\b/i;
+const METHOD =
+  /^(?:the )?(?:method|directions?|instructions?|steps?|preparation|procedure|how to(?: make(?: it)?)?|what to do|to make(?: it)?|cooking(?: instructions)?|prep(?:aration)? steps)\s*$/i;
+const NOTES =
+  /^(?:(?:cook'?s |recipe )?notes?|tips?(?: and tricks)?|nutrition(?: facts| information)?|storage|storing|variations?|serving suggestions?|equipment|source|comments?|substitutions?|make ahead|nutrition(?:al)? info(?:rmation)?)\b/i;
+const META =
+  /^(?:(?:prep|cook|cooking|total|active|hands[- ]on|ready in|resting|chilling|bake|baking|soak(?:ing)?)(?: time)?\s*[:=-]|(?:author|by|course|cuisine|category|keywords?|calories|diet|level|difficulty|rating|source|adapted from|tags?|print|photo|updated|published|equipment|oven|date)\s*:|ready in\b|\d+\s*(?:mins?|minutes|hours?|hrs?)\s*$|\d+ kcal\b)/i;
 const IMPERATIVES =
-  'add|adjust|allow|arrange|assemble|bake|baste|beat|blanch|blend|blitz|boil|bring|broil|brown|brush|bring|char|check|chill|chop|coat|combine|cook|cool|core|cover|cream|crumble|crush|cube|cut|deglaze|dice|dip|discard|dissolve|divide|drain|drizzle|drop|dry|dust|eat|empty|enjoy|finish|first|flip|fluff|fold|freeze|fry|garnish|gently|get|give|grate|grease|grill|grind|halve|heat|in|increase|keep|knead|ladle|layer|leave|let|lift|line|lower|make|marinate|mash|massage|measure|meanwhile|melt|microwave|mince|mix|move|now|once|oil|peel|pile|place|poach|pop|pound|pour|prepare|preheat|press|pressure|puree|push|put|quarter|reduce|refrigerate|reheat|remove|repeat|reserve|rest|return|reheat|rinse|roast|roll|rub|salt|saute|sauté|scatter|scoop|score|scrape|scrub|sear|season|separate|serve|set|shake|shape|shred|sift|simmer|skim|slice|slide|smash|soak|soften|spoon|spray|spread|sprinkle|squeeze|stack|start|steam|steep|stew|stir|store|strain|strip|stuff|sweat|sweeten|swirl|switch|take|taste|tear|then|thin|tip|to|toast|top|toss|transfer|trim|turn|unmould|use|using|wait|warm|wash|wet|when|while|whip|whisk|whizz|wilt|wipe|with|wrap|zest|after|as|at|before|carefully|finally|next|if|you|turn|dump|throw|chuck|whack|bung|fire|do|don\'t|never|always|no|begin|process|pulse|cool|submerge|stand|tuck|thread|skewer|rehydrate|open|lay|bash|sprinkle|scramble|hold|keep|just|it|this|we|i';
+  "add|adjust|allow|arrange|assemble|bake|baste|beat|blanch|blend|blitz|boil|bring|broil|brown|brush|bring|char|check|chill|chop|coat|combine|cook|cool|core|cover|cream|crumble|crush|cube|cut|deglaze|dice|dip|discard|dissolve|divide|drain|drizzle|drop|dry|dust|eat|empty|enjoy|finish|first|flip|fluff|fold|freeze|fry|garnish|gently|get|give|grate|grease|grill|grind|halve|heat|in|increase|keep|knead|ladle|layer|leave|let|lift|line|lower|make|marinate|mash|massage|measure|meanwhile|melt|microwave|mince|mix|move|now|once|oil|peel|pile|place|poach|pop|pound|pour|prepare|preheat|press|pressure|puree|push|put|quarter|reduce|refrigerate|reheat|remove|repeat|reserve|rest|return|reheat|rinse|roast|roll|rub|salt|saute|sauté|scatter|scoop|score|scrape|scrub|sear|season|separate|serve|set|shake|shape|shred|sift|simmer|skim|slice|slide|smash|soak|soften|spoon|spray|spread|sprinkle|squeeze|stack|start|steam|steep|stew|stir|store|strain|strip|stuff|sweat|sweeten|swirl|switch|take|taste|tear|then|thin|tip|to|toast|top|toss|transfer|trim|turn|unmould|use|using|wait|warm|wash|wet|when|while|whip|whisk|whizz|wilt|wipe|with|wrap|zest|after|as|at|before|carefully|finally|next|if|you|turn|dump|throw|chuck|whack|bung|fire|do|don't|never|always|no|begin|process|pulse|cool|submerge|stand|tuck|thread|skewer|rehydrate|open|lay|bash|sprinkle|scramble|hold|keep|just|it|this|we|i";
 const STEP_START = new RegExp(`^(?:${IMPERATIVES})\\b(?!\\s*[:,]?\\s*$)`, 'i');
 /** Words that start a step but name a food or an amount as often: they need more than a beginning. */
-const EITHER = /^(?:juice|salt|oil|butter|dry|brown|cream|roast|no|to|with|core|top|cool|dust|line|press|if|as|i|crumble|toast|zest|roll|mash|puree|stew|mince|wrap|drop|strip|pop|stock|rest|you|it|this|we|first|using|use|squeeze|dash|splash|sprinkle|drizzle|grind|blend|mix|spray|skewer|spread|dip|wet|warm|char|at|in|stuff|quarter|half|halve|score|just)\b/i;
-const STEP_INSIDE = /\b(?:until|minutes?|mins?|°|degrees|oven|then|hours?|meanwhile|bring to|preheat|heat|stir|simmer|set aside)\b/i;
+const EITHER =
+  /^(?:juice|salt|oil|butter|dry|brown|cream|roast|no|to|with|core|top|cool|dust|line|press|if|as|i|crumble|toast|zest|roll|mash|puree|stew|mince|wrap|drop|strip|pop|stock|rest|you|it|this|we|first|using|use|squeeze|dash|splash|sprinkle|drizzle|grind|blend|mix|spray|skewer|spread|dip|wet|warm|char|at|in|stuff|quarter|half|halve|score|just)\b/i;
+const STEP_INSIDE =
+  /\b(?:until|minutes?|mins?|°|degrees|oven|then|hours?|meanwhile|bring to|preheat|heat|stir|simmer|set aside)\b/i;
 
 interface Raw {
   readonly start: number;
@@ -65,7 +72,10 @@ function* linesOf(source: string): Generator<Raw> {
 
 const startsWithAmount = (text: string): boolean => {
   const lower = clean(text).toLowerCase();
-  const q = readQuantity(lower, /^(?:about|approx\.?|around|scant|heap(?:ed|ing)|roughly|~)\s*/.exec(lower)?.[0].length ?? 0);
+  const q = readQuantity(
+    lower,
+    /^(?:about|approx\.?|around|scant|heap(?:ed|ing)|roughly|~)\s*/.exec(lower)?.[0].length ?? 0,
+  );
   return q !== null && !q.article;
 };
 const startsWithMeasure = (text: string): boolean => {
@@ -111,7 +121,13 @@ const headingOf = remember((text: string): Heading | null => {
   const bold = /^\s*(?:\*\*|__)([^*_]+)(?:\*\*|__):?\s*$/.exec(raw.text);
   const plain = stripMarkdown(line.replace(/^#{1,6}\s+/, '')).trim();
   const kindOf = (text: string): Heading['kind'] =>
-    INGREDIENTS.test(text) ? 'ingredients' : METHOD.test(text) ? 'method' : NOTES.test(text) ? 'notes' : 'section';
+    INGREDIENTS.test(text)
+      ? 'ingredients'
+      : METHOD.test(text)
+        ? 'method'
+        : NOTES.test(text)
+          ? 'notes'
+          : 'section';
   if (marked || bold) {
     const text = plain.replace(/:\s*$/, '');
     return { text, kind: kindOf(text), rest: '', restStart: raw.end };
@@ -119,12 +135,17 @@ const headingOf = remember((text: string): Heading | null => {
   const colon = plain.indexOf(':');
   if (colon > 0 && colon < 50 && colon === plain.length - 1) {
     const text = plain.slice(0, colon);
-    if (!startsWithAmount(text) && text.split(' ').length <= 8) return { text, kind: kindOf(text), rest: '', restStart: raw.end };
+    if (!startsWithAmount(text) && text.split(' ').length <= 8)
+      return { text, kind: kindOf(text), rest: '', restStart: raw.end };
   }
   if (colon > 0 && colon < 40) {
     const text = plain.slice(0, colon).trim();
     const kind = kindOf(text);
-    const known = kind !== 'section' || /^(?:for (?:the|a)\b|(?:the )?(?:dressing|sauce|topping|filling|marinade|base|garnish|to serve|to finish|to garnish|crust|dough|batter|glaze|crumble|spice mix|paste|pickle)\b\s*$)/i.test(text);
+    const known =
+      kind !== 'section' ||
+      /^(?:for (?:the|a)\b|(?:the )?(?:dressing|sauce|topping|filling|marinade|base|garnish|to serve|to finish|to garnish|crust|dough|batter|glaze|crumble|spice mix|paste|pickle)\b\s*$)/i.test(
+        text,
+      );
     if (known && !startsWithAmount(text)) {
       const at = raw.text.indexOf(':') + 1;
       const gap = /^\s*/.exec(raw.text.slice(at))?.[0].length ?? 0;
@@ -134,10 +155,22 @@ const headingOf = remember((text: string): Heading | null => {
     }
   }
   const bare = plain.replace(/[:.]\s*$/, '');
-  if (bare.length < 40 && (METHOD.test(bare) || (INGREDIENTS.test(bare) && bare.split(' ').length <= 4) || (NOTES.test(bare) && bare.split(' ').length <= 3)))
+  if (
+    bare.length < 40 &&
+    (METHOD.test(bare) ||
+      (INGREDIENTS.test(bare) && bare.split(' ').length <= 4) ||
+      (NOTES.test(bare) && bare.split(' ').length <= 3))
+  )
     return { text: bare, kind: kindOf(bare), rest: '', restStart: raw.end };
-  if (/^for (?:the|a) [a-z' -]{2,40}$/i.test(bare)) return { text: bare, kind: 'section', rest: '', restStart: raw.end };
-  if (bare.length >= 3 && bare.length < 40 && bare === bare.toUpperCase() && /[A-Z]{3}/.test(bare) && !/\d/.test(bare))
+  if (/^for (?:the|a) [a-z' -]{2,40}$/i.test(bare))
+    return { text: bare, kind: 'section', rest: '', restStart: raw.end };
+  if (
+    bare.length >= 3 &&
+    bare.length < 40 &&
+    bare === bare.toUpperCase() &&
+    /[A-Z]{3}/.test(bare) &&
+    !/\d/.test(bare)
+  )
     return { text: bare, kind: kindOf(bare), rest: '', restStart: raw.end };
   return null;
 });
@@ -148,13 +181,33 @@ function sectionName(text: string): string {
   return calm.replace(/^for /i, 'For ').trim();
 }
 
-const SECTION_WORDS = /^(?:(?:the|for) )?(?:[\w-]+ ){0,2}(?:topping|filling|dressing|sauce|base|crust|dough|batter|glaze|marinade|garnish|salad|icing|frosting|crumble|paste|spice mix|stew|soup|curry|cream|to serve|to finish)$/i;
+const SECTION_WORDS =
+  /^(?:(?:the|for) )?(?:[\w-]+ ){0,2}(?:topping|filling|dressing|sauce|base|crust|dough|batter|glaze|marinade|garnish|salad|icing|frosting|crumble|paste|spice mix|stew|soup|curry|cream|to serve|to finish)$/i;
 
 /** "Topping" alone on a line, a list right below it: a section that forgot its colon. */
-function isBareSection(stretch: { text: string; marked: boolean }, afterBlank: boolean, next: Raw | null): boolean {
+function isBareSection(
+  stretch: { text: string; marked: boolean },
+  afterBlank: boolean,
+  next: Raw | null,
+): boolean {
   const { text } = stretch;
-  if (stretch.marked || !afterBlank || text.split(' ').length > 4 || /[\d.,:;]/.test(text) || startsWithMeasure(text)) return false;
-  if (!next || !(markerLength(next.text) > 0 || startsWithAmount(next.text.trim()) || startsWithMeasure(next.text.trim()))) return false;
+  if (
+    stretch.marked ||
+    !afterBlank ||
+    text.split(' ').length > 4 ||
+    /[\d.,:;]/.test(text) ||
+    startsWithMeasure(text)
+  )
+    return false;
+  if (
+    !next ||
+    !(
+      markerLength(next.text) > 0 ||
+      startsWithAmount(next.text.trim()) ||
+      startsWithMeasure(next.text.trim())
+    )
+  )
+    return false;
   if (SECTION_WORDS.test(text)) return true;
   const food = findFood(text.toLowerCase(), '', 1)[0];
   return !food || food.confidence < SURE;
@@ -164,7 +217,8 @@ function isBareSection(stretch: { text: string; marked: boolean }, afterBlank: b
 function foodList(text: string): Stretch[] | null {
   const parts = text.split(/,\s+/);
   if (parts.length < 2 || parts.length > 12) return null;
-  const named = (words: string) => (findFood(words.toLowerCase().replace(/^and /, ''), '', 1)[0]?.confidence ?? 0) >= 0.9;
+  const named = (words: string) =>
+    (findFood(words.toLowerCase().replace(/^and /, ''), '', 1)[0]?.confidence ?? 0) >= 0.9;
   if (!parts.every((p) => named(p) || named(p.split(/ and | & /)[0] ?? ''))) return null;
   if (parts.length === 2 && foodOfName(tokens(`${parts[1]} ${parts[0]}`))) return null;
   let at = 0;
@@ -185,7 +239,8 @@ function splitAtFoods(text: string, listed: boolean): Stretch[] {
   let from = 0;
   for (const cut of [...cuts, null]) {
     const to = cut ? cut.index : text.length;
-    const depth = (text.slice(0, to).match(/\(/g)?.length ?? 0) - (text.slice(0, to).match(/\)/g)?.length ?? 0);
+    const depth =
+      (text.slice(0, to).match(/\(/g)?.length ?? 0) - (text.slice(0, to).match(/\)/g)?.length ?? 0);
     if (cut && depth > 0) continue;
     const piece = text.slice(from, to);
     const opensFood = (words: string) => {
@@ -197,7 +252,14 @@ function splitAtFoods(text: string, listed: boolean): Stretch[] {
       return { food: food !== undefined && food.confidence >= SURE, amount: q !== null && !q.article };
     };
     const opens = opensFood(piece);
-    if (pieces.length === 0 || (opens.food && (opens.amount || (listed && !/\b(?:chopped|sliced|diced|minced|grated|drained|rinsed|peeled|crushed)\b/i.test(piece))))) pieces.push({ text: piece, start: start + from });
+    if (
+      pieces.length === 0 ||
+      (opens.food &&
+        (opens.amount ||
+          (listed &&
+            !/\b(?:chopped|sliced|diced|minced|grated|drained|rinsed|peeled|crushed)\b/i.test(piece))))
+    )
+      pieces.push({ text: piece, start: start + from });
     else {
       const last = pieces.at(-1);
       if (last) last.text = text.slice(last.start - start, to);
@@ -207,13 +269,21 @@ function splitAtFoods(text: string, listed: boolean): Stretch[] {
   const counted = pieces.filter((p) => startsWithAmount(p.text)).length;
   if (!listed && counted === 0 && !/\d/.test(text)) return foodList(text) ?? whole;
   if (pieces.length < 2 || (!listed && counted < 2)) return whole;
-  return pieces.map((p) => ({ text: p.text.trimEnd(), start: p.start, end: p.start + p.text.trimEnd().length }));
+  return pieces.map((p) => ({
+    text: p.text.trimEnd(),
+    start: p.start,
+    end: p.start + p.text.trimEnd().length,
+  }));
 }
 
 const splitList = remember((text: string) => splitAtFoods(text, true));
 const splitLine = remember((text: string) => splitAtFoods(text, false));
 const splitInline = (text: string, start: number, listed: boolean): Stretch[] =>
-  (listed ? splitList(text) : splitLine(text)).map((p) => ({ text: p.text, start: p.start + start, end: p.end + start }));
+  (listed ? splitList(text) : splitLine(text)).map((p) => ({
+    text: p.text,
+    start: p.start + start,
+    end: p.end + start,
+  }));
 
 const stretchOf = (raw: Raw): Stretch & { marked: boolean; numbered: boolean } => {
   const marker = markerLength(raw.text);
@@ -221,7 +291,13 @@ const stretchOf = (raw: Raw): Stretch & { marked: boolean; numbered: boolean } =
   const lead = /^\s*/.exec(inner)?.[0].length ?? 0;
   const text = inner.trim();
   const start = raw.start + marker + lead;
-  return { text, start, end: start + text.length, marked: marker > 0, numbered: /\d/.test(raw.text.slice(0, marker)) };
+  return {
+    text,
+    start,
+    end: start + text.length,
+    marked: marker > 0,
+    numbered: /\d/.test(raw.text.slice(0, marker)),
+  };
 };
 
 /**
@@ -265,7 +341,12 @@ export function parseRecipe(source: string): Recipe {
     if (title === null && state === 'before') {
       const isTitle = heading
         ? heading.kind === 'section' && !heading.rest
-        : !stretch.marked && !startsWithMeasure(stretch.text) && !(startsWithAmount(stretch.text) && startsWithAmount(nextFilled(i)?.text ?? '')) && stretch.text.length < 120 && !META.test(stretch.text) && !(readServings(stretch.text) && /^(?:serves|makes|feeds|yield|servings)/i.test(stretch.text));
+        : !stretch.marked &&
+          !startsWithMeasure(stretch.text) &&
+          !(startsWithAmount(stretch.text) && startsWithAmount(nextFilled(i)?.text ?? '')) &&
+          stretch.text.length < 120 &&
+          !META.test(stretch.text) &&
+          !(readServings(stretch.text) && /^(?:serves|makes|feeds|yield|servings)/i.test(stretch.text));
       if (isTitle) {
         title = clean(heading?.text ?? stretch.text);
         const inTitle = readServings(title);
@@ -290,9 +371,15 @@ export function parseRecipe(source: string): Recipe {
       }
       if (heading.rest) {
         if (state === 'method' || state === 'notes') {
-          const rest = { text: heading.rest, start: raw.start + heading.restStart, end: raw.start + heading.restStart + heading.rest.length };
+          const rest = {
+            text: heading.rest,
+            start: raw.start + heading.restStart,
+            end: raw.start + heading.restStart + heading.rest.length,
+          };
           (state === 'method' ? steps : notes).push(rest);
-        } else for (const piece of splitInline(heading.rest, raw.start + heading.restStart, true)) lines.push({ ...piece, section });
+        } else
+          for (const piece of splitInline(heading.rest, raw.start + heading.restStart, true))
+            lines.push({ ...piece, section });
       }
       continue;
     }
@@ -302,13 +389,26 @@ export function parseRecipe(source: string): Recipe {
       continue;
     }
     const score = ingredientScore(stretch.text, stretch.marked);
-    if (state !== 'method' && state !== 'notes' && isBareSection(stretch, i > 0 && !raws[i - 1]?.text.trim(), nextFilled(i))) {
+    if (
+      state !== 'method' &&
+      state !== 'notes' &&
+      isBareSection(stretch, i > 0 && !raws[i - 1]?.text.trim(), nextFilled(i))
+    ) {
       section = clean(stretch.text);
       state = 'ingredients';
       continue;
     }
-    const servingsHere = stretch.text.length < 90 && (!stretch.marked || state === 'before') && (score < 4 || SAYS_SERVINGS.test(stretch.text)) ? readServings(stretch.text) : null;
-    if (servingsHere && (state !== 'method' || /^(?:serves|makes|feeds|yields?|servings)\b/i.test(stretch.text)) && !(state === 'ingredients' && /^for /i.test(stretch.text))) {
+    const servingsHere =
+      stretch.text.length < 90 &&
+      (!stretch.marked || state === 'before') &&
+      (score < 4 || SAYS_SERVINGS.test(stretch.text))
+        ? readServings(stretch.text)
+        : null;
+    if (
+      servingsHere &&
+      (state !== 'method' || /^(?:serves|makes|feeds|yields?|servings)\b/i.test(stretch.text)) &&
+      !(state === 'ingredients' && /^for /i.test(stretch.text))
+    ) {
       takeServings(servingsHere);
       notes.push(stretch);
       continue;
@@ -320,10 +420,14 @@ export function parseRecipe(source: string): Recipe {
     if (state === 'method') {
       const strong = score >= 4 && !stretch.numbered;
       // a second list of ingredients after a method, or a method that was only guessed
-      if (strong && (section !== null || !explicitMethod || lines.length === 0)) for (const piece of splitInline(stretch.text, stretch.start, false)) lines.push({ ...piece, section });
+      if (strong && (section !== null || !explicitMethod || lines.length === 0))
+        for (const piece of splitInline(stretch.text, stretch.start, false))
+          lines.push({ ...piece, section });
       else steps.push(stretch);
     } else if (state === 'ingredients') {
-      if (score > -1) for (const piece of splitInline(stretch.text, stretch.start, false)) lines.push({ ...piece, section });
+      if (score > -1)
+        for (const piece of splitInline(stretch.text, stretch.start, false))
+          lines.push({ ...piece, section });
       else {
         state = 'method';
         section = null;
@@ -339,9 +443,22 @@ export function parseRecipe(source: string): Recipe {
   if (servings === null)
     for (const { text } of [...steps, ...notes])
       for (const sentence of text.split(/(?<=[.!;])\s+/))
-        if (/^(?:this )?(?:serves|feeds|makes|enough (?:for|to feed)|should (?:serve|feed)|(?:it )?will (?:serve|feed))\b/i.test(sentence)) takeServings(readServings(sentence.replace(/[.!;]+$/, '')));
+        if (
+          /^(?:this )?(?:serves|feeds|makes|enough (?:for|to feed)|should (?:serve|feed)|(?:it )?will (?:serve|feed))\b/i.test(
+            sentence,
+          )
+        )
+          takeServings(readServings(sentence.replace(/[.!;]+$/, '')));
   // a recipe told as a story: its prose is its method
   if (lines.length === 0 && steps.length === 0)
     for (const note of notes.splice(0)) (note.text.split(' ').length > 6 ? steps : notes).push(note);
-  return { source, title: title || 'Untitled recipe', servings, lines, steps, notes, problems: [...new Set(problems)] };
+  return {
+    source,
+    title: title || 'Untitled recipe',
+    servings,
+    lines,
+    steps,
+    notes,
+    problems: [...new Set(problems)],
+  };
 }

@@ -16,15 +16,37 @@ export type ServingsReading = ServingsWords | { readonly problem: string; readon
 const LEAD =
   /\b(?:serv(?:es|ings?)(?: size)?|feeds|yields?|makes|portions?|quantity|enough (?:for|to feed)|(?:dinner|supper|lunch|breakfast|soup|stew|curry|salad) for|to (?:serve|feed))\b(?: per recipe)?\s*[:=-]?\s*(?:is\s+)?(?:about|approx\.?|approximately|around|roughly|up to|at least|a hungry|a crowd of|hungry|generously|comfortably|~)?\s*/g;
 const FOR = /^for\s+(?:about |around |roughly )?/;
-const PEOPLE = /^[\s-]*(?:\w+\s+){0,2}?(?:servings?|portions?|people|persons?|helpings?|plates?|bowls?|diners?|eaters?|adults|hungry)\b/;
-const VOLUME = /^\s*(?:\w+\s+)?(?:cups?|ml|millilit|lit(?:re|er)s?|l\b|quarts?|pints?|jars?|fl\.? ?oz|oz|ounces?|g\b|kg|tbsp|tablespoons?|bottles?)/;
+const PEOPLE =
+  /^[\s-]*(?:\w+\s+){0,2}?(?:servings?|portions?|people|persons?|helpings?|plates?|bowls?|diners?|eaters?|adults|hungry)\b/;
+const VOLUME =
+  /^\s*(?:\w+\s+)?(?:cups?|ml|millilit|lit(?:re|er)s?|l\b|quarts?|pints?|jars?|fl\.? ?oz|oz|ounces?|g\b|kg|tbsp|tablespoons?|bottles?)/;
 const WHOLE: readonly (readonly [RegExp, number, number, number, string])[] = [
-  [/^\s*(?:(?:large|small|medium|good|big|\d+[- ]?(?:lb|g|kg|inch|cm|oz))\s+)*(?:[a-z-]+\s+)?loa(?:f|ves)\b/, 8, 10, 14, 'a loaf cuts into 8–14 slices'],
-  [/^\s*(?:[\w-]+\s+){0,4}?(?:cakes?|pies?|tarts?|pizzas?|flans?|quiches?|cheesecakes?)\b/, 6, 8, 12, 'one cuts into 6–12 pieces'],
-  [/^\s*(?:[\w-]+\s+){0,3}?(?:trays?|dish(?:es)?|pans?|casseroles?|tins?|pots?)\b/, 4, 6, 9, 'a dish feeds 4–9'],
+  [
+    /^\s*(?:(?:large|small|medium|good|big|\d+[- ]?(?:lb|g|kg|inch|cm|oz))\s+)*(?:[a-z-]+\s+)?loa(?:f|ves)\b/,
+    8,
+    10,
+    14,
+    'a loaf cuts into 8–14 slices',
+  ],
+  [
+    /^\s*(?:[\w-]+\s+){0,4}?(?:cakes?|pies?|tarts?|pizzas?|flans?|quiches?|cheesecakes?)\b/,
+    6,
+    8,
+    12,
+    'one cuts into 6–12 pieces',
+  ],
+  [
+    /^\s*(?:[\w-]+\s+){0,3}?(?:trays?|dish(?:es)?|pans?|casseroles?|tins?|pots?)\b/,
+    4,
+    6,
+    9,
+    'a dish feeds 4–9',
+  ],
 ];
-const MORE = /^((?:\s+(?!or\b|and\b)[a-z-]+){0,3}\s*(?:[,(;/-]|\bor\b|\band\b)\s*(?:(?:perhaps|maybe|possibly|even|or|up to|stretch(?:es|ing)? to|at a pinch|at a push|just about|more like)\s+)*)/;
-const LOOSE = /perhaps|maybe|possibly|pinch|push|stretch|even|hungry|as a (?:side|main|starter)|if |as an? |greedy|small|more like|not so|light eaters|big eaters/;
+const MORE =
+  /^((?:\s+(?!or\b|and\b)[a-z-]+){0,3}\s*(?:[,(;/-]|\bor\b|\band\b)\s*(?:(?:perhaps|maybe|possibly|even|or|up to|stretch(?:es|ing)? to|at a pinch|at a push|just about|more like)\s+)*)/;
+const LOOSE =
+  /perhaps|maybe|possibly|pinch|push|stretch|even|hungry|as a (?:side|main|starter)|if |as an? |greedy|small|more like|not so|light eaters|big eaters/;
 
 /**
  * Reads how many a line says the recipe feeds: "Serves 4–6", "makes 8", "for two, three at a pinch",
@@ -33,7 +55,9 @@ const LOOSE = /perhaps|maybe|possibly|pinch|push|stretch|even|hungry|as a (?:sid
  * @returns null where the line says nothing of it; a problem where it says none or an absurd number
  */
 export function readServings(line: string): ServingsReading | null {
-  const text = clean(line).toLowerCase().replace(/^[#\s>*-]+/, '');
+  const text = clean(line)
+    .toLowerCase()
+    .replace(/^[#\s>*-]+/, '');
   if (text.length > 160) return null;
   let fallback: ServingsReading | null = null;
   LEAD.lastIndex = 0;
@@ -73,14 +97,29 @@ function bareCount(text: string): ServingsReading | null {
   return null;
 }
 
-function amountOf(low: number, best: number, high: number, text: string, reading: string | null): ServingsReading {
+function amountOf(
+  low: number,
+  best: number,
+  high: number,
+  text: string,
+  reading: string | null,
+): ServingsReading {
   if (!(low > 0)) return { problem: 'it says that it feeds nobody', text };
   if (high > 1000) return { problem: 'it says that it feeds more than a thousand', text };
   const said = text.trim();
-  return { range: range(low, best, high), text: said.includes('(') ? said : said.replace(/\).*$/, ''), reading };
+  return {
+    range: range(low, best, high),
+    text: said.includes('(') ? said : said.replace(/\).*$/, ''),
+    reading,
+  };
 }
 
-function amountAt(text: string, at: number, start: number, strict = false): ServingsReading | 'volume' | null {
+function amountAt(
+  text: string,
+  at: number,
+  start: number,
+  strict = false,
+): ServingsReading | 'volume' | null {
   if (/^\s*-\s*\d/.test(text.slice(Math.max(0, at - 1))) && /[:\s]-\d/.test(text.slice(at - 2, at + 2)))
     return { problem: 'it says a number below nothing', text: text.slice(start).trim() };
   const q = readQuantity(text, at);
@@ -98,7 +137,11 @@ function amountAt(text: string, at: number, start: number, strict = false): Serv
   const lead = MORE.exec(rest);
   if (lead) {
     const second = readQuantity(text, q.end + lead[0].length);
-    if (second && !second.article && (LOOSE.test(lead[0]) || LOOSE.test(text.slice(second.end, second.end + 30)) || /\bor\b/.test(lead[0]))) {
+    if (
+      second &&
+      !second.article &&
+      (LOOSE.test(lead[0]) || LOOSE.test(text.slice(second.end, second.end + 30)) || /\bor\b/.test(lead[0]))
+    ) {
       low = Math.min(low, second.low);
       high = Math.max(high, second.high);
     }

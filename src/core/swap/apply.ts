@@ -17,7 +17,18 @@ export interface Swapped {
   readonly steps: readonly string[];
 }
 
-const LIQUID = new Set(['stock', 'water', 'acid', 'plant-milk', 'juice', 'alcohol', 'coconut', 'plant-dairy', 'canned-bean', 'salty']);
+const LIQUID = new Set([
+  'stock',
+  'water',
+  'acid',
+  'plant-milk',
+  'juice',
+  'alcohol',
+  'coconut',
+  'plant-dairy',
+  'canned-bean',
+  'salty',
+]);
 
 function mannerOf(line: ReadLine): Manner {
   const unit = line.words?.foods[0]?.measures[0]?.unit;
@@ -46,8 +57,14 @@ function inOwnWords(line: ReadLine, text: string, food: Food, settings: ReadSett
   const [name = text] = text.split(', ');
   const said = /, (?:no salt added|unsalted|no salt|unsweetened)\b/.exec(text)?.[0] ?? '';
   // nuts are soaked for the blender, what stands in is not
-  const rest = own.slice(at + words.length).replace(/,\s*soaked(?:\s+(?:overnight|for [^,]*))?/i, food.kind === 'bean' || food.kind === 'nut' || food.kind === 'seed' ? '$&' : '');
-  const plainName = line.words?.foods[0]?.measures[0]?.unit?.id === 'can' ? name.replace(/^canned /, '') : name;
+  const rest = own
+    .slice(at + words.length)
+    .replace(
+      /,\s*soaked(?:\s+(?:overnight|for [^,]*))?/i,
+      food.kind === 'bean' || food.kind === 'nut' || food.kind === 'seed' ? '$&' : '',
+    );
+  const plainName =
+    line.words?.foods[0]?.measures[0]?.unit?.id === 'can' ? name.replace(/^canned /, '') : name;
   const next = `${own.slice(0, at)}${plainName}${said}${rest}`;
   const read = readLine({ ...line.line, text: next }, settings, 4);
   return read.foods.length === 1 && read.foods[0]?.food?.id === food.id && read.corners ? next : null;
@@ -81,7 +98,12 @@ function newLines(line: ReadLine, swap: SwapRow, settings: ReadSettings): string
       out.push(`${Math.max(1, Math.round(count.quantity[1] * to.ratio))} ${text}`);
       continue;
     }
-    const amount = kitchenAmount(gramsOf(to, next, old, grams.best), next, manner, LIQUID.has(next.kind) || next.kind === 'oil');
+    const amount = kitchenAmount(
+      gramsOf(to, next, old, grams.best),
+      next,
+      manner,
+      LIQUID.has(next.kind) || next.kind === 'oil',
+    );
     out.push(`${amount} ${text}`);
   }
   // "salt and pepper": the pepper stays
@@ -98,7 +120,10 @@ const LEAD =
 /** Words that name the old food in the method: its own, or the one word of its kind. */
 function namesFor(line: ReadLine, othersOfKind: boolean): string[] {
   const food = line.foods[0]?.food;
-  const own = line.foods[0]?.text.replace(/^(?:fresh|freshly|extra[- ]virgin|light|good|raw|ground|toasted|chopped|flaked)\s+/g, '').trim() ?? '';
+  const own =
+    line.foods[0]?.text
+      .replace(/^(?:fresh|freshly|extra[- ]virgin|light|good|raw|ground|toasted|chopped|flaked)\s+/g, '')
+      .trim() ?? '';
   const names = new Set<string>();
   if (own) names.add(own);
   for (const n of food?.names ?? []) if (own === n || own.endsWith(` ${n}`)) names.add(n);
@@ -111,7 +136,10 @@ function inMethod(step: string, names: readonly string[], word: string): string 
   if (names.length === 0) return step;
   const words = names.map((n) => n.replace(/[.*+?^${}()|[\]\\]/g, '\\$&').replace(/s$/, 's?'));
   // one pass from the left, so that words just put in are not taken for the old ones
-  const pattern = new RegExp(`\\b(?:${words.join('|')})\\b(?![- ]free)(?! (?:oil|milk|butter|powder|flour|sauce|paste|seeds?|vinegar|syrup)\\b)`, 'gi');
+  const pattern = new RegExp(
+    `\\b(?:${words.join('|')})\\b(?![- ]free)(?! (?:oil|milk|butter|powder|flour|sauce|paste|seeds?|vinegar|syrup)\\b)`,
+    'gi',
+  );
   let text = step;
   let from = 0;
   for (;;) {
@@ -128,7 +156,7 @@ function inMethod(step: string, names: readonly string[], word: string): string 
 function replaceSpan(text: string, start: number, end: number, word: string, withLead = true): string {
   const lead = withLead ? (LEAD.exec(text.slice(0, start))?.[0].length ?? 0) : 0;
   const from = start - lead;
-  const sentence = from === 0 || /[.!?]\s+$/.test(text.slice(0, from));
+  const sentence = /(?:^|[.!?:]\s+|\n\s*(?:\d+[.)]\s*|[-*]\s+)?)$/.test(text.slice(0, from));
   const put = sentence ? word.charAt(0).toUpperCase() + word.slice(1) : word;
   return text.slice(0, from) + put + text.slice(end);
 }
@@ -140,7 +168,12 @@ function replaceSpan(text: string, start: number, end: number, word: string, wit
  * @param index of the line in `read.lines`
  * @returns null where the swap cannot be written for this line
  */
-export function applySwap(read: ReadRecipe, index: number, swap: SwapRow, settings: ReadSettings): Swapped | null {
+export function applySwap(
+  read: ReadRecipe,
+  index: number,
+  swap: SwapRow,
+  settings: ReadSettings,
+): Swapped | null {
   const line = read.lines[index];
   const food = line?.foods[0]?.food;
   if (!line || !food) return null;
@@ -150,17 +183,31 @@ export function applySwap(read: ReadRecipe, index: number, swap: SwapRow, settin
     const before = source.slice(0, start);
     const stepStart = read.steps[line.step ?? 0]?.start ?? 0;
     // a named food loses its article and amount with it; a phrase ("salted water") stands alone
-    const named = food.names.includes(line.line.text.toLowerCase()) || food.name.toLowerCase() === line.line.text.toLowerCase();
-    const changed = replaceSpan(source.slice(stepStart, end), start - stepStart, end - stepStart, swap.inMethod ?? `no ${food.kindLabel}`, named);
+    const named =
+      food.names.includes(line.line.text.toLowerCase()) ||
+      food.name.toLowerCase() === line.line.text.toLowerCase();
+    const changed = replaceSpan(
+      source.slice(stepStart, end),
+      start - stepStart,
+      end - stepStart,
+      swap.inMethod ?? `no ${food.kindLabel}`,
+      named,
+    );
     const text = before.slice(0, stepStart) + changed + source.slice(end);
     return { text, lines: [], steps: [changed] };
   }
   const lines = newLines(line, swap, settings);
   if (!lines) return null;
-  const others = read.lines.some((l, i) => i !== index && l.origin === 'ingredients' && l.foods.some((f) => f.food?.kind === food.kind));
+  const others = read.lines.some(
+    (l, i) => i !== index && l.origin === 'ingredients' && l.foods.some((f) => f.food?.kind === food.kind),
+  );
   const same = swap.to.some((t) => t.food === 'same');
   const names = same ? [] : namesFor(line, others);
-  const word = swap.inMethod ?? (swap.to.length > 0 ? `the ${(swap.to[0]?.text ?? '').split(', ')[0]}` : `no ${names.at(-1) ?? food.kindLabel}`);
+  const word =
+    swap.inMethod ??
+    (swap.to.length > 0
+      ? `the ${(swap.to[0]?.text ?? '').split(', ')[0]}`
+      : `no ${names.at(-1) ?? food.kindLabel}`);
   const steps: string[] = [];
   // from the end to the start, so that positions stay true
   const edits: { start: number; end: number; put: string }[] = [];
@@ -171,21 +218,32 @@ export function applySwap(read: ReadRecipe, index: number, swap: SwapRow, settin
     edits.push({ start: step.start, end: step.end, put: changed });
   }
   edits.push(lineEdit(source, line, lines));
-  const text = edits.sort((a, b) => b.start - a.start).reduce((t, e) => t.slice(0, e.start) + e.put + t.slice(e.end), source);
+  const text = edits
+    .sort((a, b) => b.start - a.start)
+    .reduce((t, e) => t.slice(0, e.start) + e.put + t.slice(e.end), source);
   return tidyGreasing({ text, lines, steps }, swap, settings);
 }
 
 /** The edit of the ingredient line itself, keeping its bullet; a line that only goes takes its row along. */
-function lineEdit(source: string, line: ReadLine, lines: readonly string[]): { start: number; end: number; put: string } {
+function lineEdit(
+  source: string,
+  line: ReadLine,
+  lines: readonly string[],
+): { start: number; end: number; put: string } {
   const rowStart = source.lastIndexOf('\n', line.line.start - 1) + 1;
   const nextBreak = source.indexOf('\n', line.line.end);
   const rowEnd = nextBreak < 0 ? source.length : nextBreak;
   const row = source.slice(rowStart, rowEnd);
   const prefix = row.slice(0, markerLength(row));
   const alone = row.trim().length <= prefix.trim().length + line.line.text.length + 1;
-  if (lines.length > 0) return { start: line.line.start, end: line.line.end, put: lines.join(alone ? `\n${prefix}` : ', ') };
+  if (lines.length > 0)
+    return { start: line.line.start, end: line.line.end, put: lines.join(alone ? `\n${prefix}` : ', ') };
   if (alone) return { start: rowStart, end: Math.min(rowEnd + 1, source.length), put: '' };
-  return { start: line.line.start, end: line.line.end + (/^[,;]\s*/.exec(source.slice(line.line.end))?.[0].length ?? 0), put: '' };
+  return {
+    start: line.line.start,
+    end: line.line.end + (/^[,;]\s*/.exec(source.slice(line.line.end))?.[0].length ?? 0),
+    put: '',
+  };
 }
 
 /** Once the fat for the tin is gone, "grease the tin" becomes lining it. */
@@ -194,7 +252,12 @@ function tidyGreasing(swapped: Swapped, swap: SwapRow, settings: ReadSettings): 
   let current = swapped;
   for (let guard = 0; guard < 4; guard += 1) {
     const read = readRecipe(parseRecipe(current.text), settings);
-    const left = read.lines.find((l) => l.origin === 'method' && /greas|oil|butter/i.test(l.line.text) && /tin|tray|pan|dish|sheet/i.test(l.line.text));
+    const left = read.lines.find(
+      (l) =>
+        l.origin === 'method' &&
+        /greas|oil|butter/i.test(l.line.text) &&
+        /tin|tray|pan|dish|sheet/i.test(l.line.text),
+    );
     if (!left) return current;
     const put = swap.inMethod ?? 'line the tin with baking paper';
     const text = replaceSpan(current.text, left.line.start, left.line.end, put);

@@ -58,10 +58,14 @@ export function rankSwaps(
   const previews: SwapPreview[] = [];
   for (const swap of swapsFor(line, role)) {
     // a swap for a food by itself changes nothing
-    if (swap.to.length === 1 && swap.to[0]?.ratio === 1 && swap.to[0]?.food === line.foods[0]?.food?.id) continue;
+    if (swap.to.length === 1 && swap.to[0]?.ratio === 1 && swap.to[0]?.food === line.foods[0]?.food?.id)
+      continue;
     const swapped = applySwap(read, index, swap, settings);
     if (!swapped || swapped.text === read.recipe.source) continue;
-    const after = auditRecipe(readRecipe(parseRecipe(swapped.text), settings), protocol, { source: before.source, role: options.role ?? before.role });
+    const after = auditRecipe(readRecipe(parseRecipe(swapped.text), settings), protocol, {
+      source: before.source,
+      role: options.role ?? before.role,
+    });
     const brings = after.allergens.filter((a) => !before.allergens.includes(a));
     const takes = before.allergens.filter((a) => !after.allergens.includes(a));
     const own = swap.to.flatMap((t) => foodById(t.food)?.allergens ?? []);

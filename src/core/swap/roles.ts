@@ -26,15 +26,27 @@ const patterns = file.roles.map((row) => ({
 function clausesOf(read: ReadRecipe, line: ReadLine): string[] {
   const food = line.foods[0]?.food;
   if (!food) return [];
-  if (line.origin === 'method' && line.step !== null) return [clauseAround(read.steps[line.step]?.text ?? '', line.span?.[0] ?? 0)];
+  if (line.origin === 'method' && line.step !== null)
+    return [clauseAround(read.steps[line.step]?.text ?? '', line.span?.[0] ?? 0)];
   const words = line.foods[0]?.text.split(' ') ?? [];
   const telling = [words.at(-1) ?? '', KIND_WORD[food.kind] ?? ''].filter((w) => w.length > 2);
   const out: string[] = [];
   for (const step of read.steps)
-    for (const clause of step.text.split(/[.;!]/)) if (telling.some((w) => new RegExp(`\\b${escape(w)}`, 'i').test(clause)) && !/\b(?:extra|more)\b/i.test(clause)) out.push(clause);
+    for (const clause of step.text.split(/[.;!]/))
+      if (
+        telling.some((w) => new RegExp(`\\b${escape(w)}`, 'i').test(clause)) &&
+        !/\b(?:extra|more)\b/i.test(clause)
+      )
+        out.push(clause);
   return out;
 }
-const KIND_WORD: Record<string, string> = { oil: 'oil', salt: 'salt', sugar: 'sugar', syrup: 'syrup', 'solid-fat': 'butter' };
+const KIND_WORD: Record<string, string> = {
+  oil: 'oil',
+  salt: 'salt',
+  sugar: 'sugar',
+  syrup: 'syrup',
+  'solid-fat': 'butter',
+};
 const escape = (w: string) => w.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
 
 function clauseAround(text: string, at: number): string {
@@ -44,14 +56,20 @@ function clauseAround(text: string, at: number): string {
 }
 
 /** Evidence that a role fits, by one kind of evidence at a time: the surest kind is asked of all roles first. */
-const EVIDENCE: readonly ((p: (typeof patterns)[number], read: ReadRecipe, line: ReadLine) => string | null)[] = [
+const EVIDENCE: readonly ((
+  p: (typeof patterns)[number],
+  read: ReadRecipe,
+  line: ReadLine,
+) => string | null)[] = [
   (p, _read, line) => {
     const found = p.line?.exec(`${line.line.text} ${line.line.section ?? ''}`)?.[0];
     return found ? `“${found.trim()}” in the line or its section` : null;
   },
   (p, read) => {
     const { beside } = p.row;
-    return beside && read.lines.some((l) => l.foods.some((f) => f.food && beside.includes(f.food.kind))) ? `beside a ${beside[0]}` : null;
+    return beside && read.lines.some((l) => l.foods.some((f) => f.food && beside.includes(f.food.kind)))
+      ? `beside a ${beside[0]}`
+      : null;
   },
 ];
 
@@ -59,7 +77,11 @@ const EVIDENCE: readonly ((p: (typeof patterns)[number], read: ReadRecipe, line:
 export function roleOf(read: ReadRecipe, line: ReadLine): DishRole {
   const kind = line.foods[0]?.food?.kind;
   const mine = patterns.filter((p) => kind && p.row.kinds.includes(kind));
-  const as = (p: (typeof patterns)[number], evidence: string): DishRole => ({ id: p.row.id, label: p.row.label, evidence });
+  const as = (p: (typeof patterns)[number], evidence: string): DishRole => ({
+    id: p.row.id,
+    label: p.row.label,
+    evidence,
+  });
   for (const evidence of EVIDENCE)
     for (const p of mine) {
       const found = evidence(p, read, line);
@@ -76,7 +98,9 @@ export function roleOf(read: ReadRecipe, line: ReadLine): DishRole {
     if (found) return as(p, `“${found}” in the title`);
   }
   const plain = mine.find((p) => !p.line && !p.steps && !p.title && !p.row.beside);
-  return plain ? as(plain, 'by its kind') : { id: 'any', label: 'in the dish', evidence: 'nothing more is said' };
+  return plain
+    ? as(plain, 'by its kind')
+    : { id: 'any', label: 'in the dish', evidence: 'nothing more is said' };
 }
 
 /** Swaps for a line's food in its role; where few know the role, those for any role too. */

@@ -61,7 +61,12 @@ export const SwapRow = z
     /** What stands in; empty where only a technique does. */
     to: z.array(
       z
-        .object({ food: z.string(), text: z.string(), ratio: z.number().positive(), by: z.enum(['volume', 'weight', 'piece']) })
+        .object({
+          food: z.string(),
+          text: z.string(),
+          ratio: z.number().positive(),
+          by: z.enum(['volume', 'weight', 'piece']),
+        })
         .strict(),
     ),
     technique: z.string(),

@@ -1,11 +1,11 @@
 'use client';
 import { useRouter, useSearchParams } from 'next/navigation';
-import { Suspense, useDeferredValue, useEffect, useMemo, useState } from 'react';
+import { Suspense, useEffect, useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import { recipeText } from '@/core/format/text';
 import { readRecipe } from '@/core/read/read';
 import { parseRecipe } from '@/core/recipe/parse';
-import { rankSwaps, type SwapPreview } from '@/core/swap/rank';
+import { type SwapPreview } from '@/core/swap/rank';
 import { database } from '@/data/db';
 import { sampleText, seedDemo } from '@/data/demo';
 import { newRecipe, saveRecipe } from '@/data/recipes';
@@ -23,6 +23,7 @@ import { DishPanel, LinePanel } from './panel';
 import { Rail } from './rail';
 import { Diners, Top } from './top';
 import { useDocument } from './use-document';
+import { useSwaps } from './use-swaps';
 import { judgeTable, useDiners } from './use-table';
 
 /** The Bench: read, audit and swap one recipe. */
@@ -78,18 +79,30 @@ function OpenRecipe({ id }: { id: string | null }) {
     if (first) router.push(`/?recipe=${first}`);
   };
 
-  const readSettings = useMemo(() => ({ measures: settings.measures, corrections: doc?.corrections ?? {}, servings: doc?.servings ?? undefined }), [settings.measures, doc?.corrections, doc?.servings]);
-  const read = useMemo(() => (doc ? readRecipe(parseRecipe(doc.text), readSettings) : null), [doc, readSettings]);
+  const readSettings = useMemo(
+    () => ({
+      measures: settings.measures,
+      corrections: doc?.corrections ?? {},
+      servings: doc?.servings ?? undefined,
+    }),
+    [settings.measures, doc?.corrections, doc?.servings],
+  );
+  const read = useMemo(
+    () => (doc ? readRecipe(parseRecipe(doc.text), readSettings) : null),
+    [doc, readSettings],
+  );
   const table = useMemo(() => (read && doc ? judgeTable(diners, read, doc.role) : []), [diners, read, doc]);
   const current = table.find((d) => d.id === settings.diner) ?? table[0];
   const avoid = useMemo(() => [...new Set(table.flatMap((d) => d.allergens))], [table]);
 
-  // swaps may come a moment after the keystroke, the audit may not
-  const later = useDeferredValue(useMemo(() => ({ read, current, selected: editing === null ? selected : null, readSettings, avoid }), [read, current, selected, editing, readSettings, avoid]));
-  const ranked = useMemo(() => {
-    if (!later.read || !later.current || later.selected === null || !later.read.lines[later.selected]) return null;
-    return rankSwaps(later.read, later.selected, later.current.protocol, later.current.audit, later.readSettings, { avoid: later.avoid });
-  }, [later]);
+  const question = useMemo(
+    () =>
+      read && current && selected !== null && editing === null
+        ? { read, diner: current, line: selected, settings: readSettings, avoid }
+        : null,
+    [read, current, selected, editing, readSettings, avoid],
+  );
+  const ranked = useSwaps(question);
 
   const select = (index: number | null) => {
     setSelected(index);
@@ -99,7 +112,12 @@ function OpenRecipe({ id }: { id: string | null }) {
   };
   const move = (by: number) => {
     if (!read || read.lines.length === 0) return;
-    const next = selected === null ? (by > 0 ? 0 : read.lines.length - 1) : Math.min(read.lines.length - 1, Math.max(0, selected + by));
+    const next =
+      selected === null
+        ? by > 0
+          ? 0
+          : read.lines.length - 1
+        : Math.min(read.lines.length - 1, Math.max(0, selected + by));
     select(next);
     document.querySelector(`[data-line="${next}"]`)?.scrollIntoView({ block: 'nearest' });
   };
@@ -177,7 +195,10 @@ function OpenRecipe({ id }: { id: string | null }) {
     return (
       <div className="mx-auto max-w-2xl">
         <h1 className="text-[25px] font-semibold">An empty bench</h1>
-        <p className="mb-4 mt-1 text-mute">Paste a recipe anywhere on this page, or write one here. Dulvet reads it line by line and says where it goes over.</p>
+        <p className="mb-4 mt-1 text-mute">
+          Paste a recipe anywhere on this page, or write one here. Dulvet reads it line by line and says where
+          it goes over.
+        </p>
         <div className="sheet p-4">
           <NewRecipe onTake={(texts) => void open(texts)} onSample={() => void open([sampleText()])} />
         </div>
@@ -195,16 +216,56 @@ function OpenRecipe({ id }: { id: string | null }) {
     <div className={`grid gap-3.5 lg:grid-cols-[minmax(0,1fr)_372px] ${line ? 'max-lg:pb-[58dvh]' : ''}`}>
       <div className="min-w-0">
         <div className="mb-5 flex flex-wrap items-end justify-between gap-x-4 gap-y-2 xl:flex-nowrap">
-          <Top audit={audit} said={read.servings.said} overruled={doc.servings !== null} onServings={servings} onRole={(role) => change({ role })} />
-          <Diners diners={table} chosen={current.id} onChoose={(d) => void setSetting(database(), 'diner', d)} onEdit={() => setDialog('table')} />
+          <Top
+            audit={audit}
+            said={read.servings.said}
+            overruled={doc.servings !== null}
+            onServings={servings}
+            onRole={(role) => change({ role })}
+          />
+          <Diners
+            diners={table}
+            chosen={current.id}
+            onChoose={(d) => void setSetting(database(), 'diner', d)}
+            onEdit={() => setDialog('table')}
+          />
         </div>
-        <Rail gauges={gauges} bans={bans} lit={lit} names={audit.lines.map((l) => l.text)} onHover={setHovered} onSelect={select} />
+        <Rail
+          gauges={gauges}
+          bans={bans}
+          lit={lit}
+          names={audit.lines.map((l) => l.text)}
+          onHover={setHovered}
+          onSelect={select}
+        />
         {wholeText ? (
           <section aria-label="Whole text" className="sheet mt-3 p-2">
-            <textarea aria-label="The recipe's whole text" value={doc.text} onChange={(e) => change({ text: e.target.value }, 'whole')} onBlur={settle} rows={24} spellCheck={false} className="field w-full resize-y border-0 font-[inherit] leading-relaxed" />
+            <textarea
+              aria-label="The recipe's whole text"
+              value={doc.text}
+              onChange={(e) => change({ text: e.target.value }, 'whole')}
+              onBlur={settle}
+              rows={24}
+              spellCheck={false}
+              className="field w-full resize-y border-0 font-[inherit] leading-relaxed"
+            />
           </section>
         ) : (
-          <Ledger audit={audit} rows={rows} selected={selected} lit={lit} editing={editing} onSelect={select} onHover={setHovered} onEdit={(i) => { select(i); setEditing(i); }} onText={setLine} onDone={finishEdit} />
+          <Ledger
+            audit={audit}
+            rows={rows}
+            selected={selected}
+            lit={lit}
+            editing={editing}
+            onSelect={select}
+            onHover={setHovered}
+            onEdit={(i) => {
+              select(i);
+              setEditing(i);
+            }}
+            onText={setLine}
+            onDone={finishEdit}
+          />
         )}
         <div className="no-print mt-2 flex flex-wrap gap-1">
           <Button look="plain" keys="N" onClick={() => setDialog('new')}>
@@ -219,7 +280,10 @@ function OpenRecipe({ id }: { id: string | null }) {
           <Button look="plain" disabled={!canRedo} onClick={redo}>
             Redo
           </Button>
-          <Button look="plain" onClick={() => saveFile(`${fileName(audit.title)}.md`, 'text/markdown', doc.text)}>
+          <Button
+            look="plain"
+            onClick={() => saveFile(`${fileName(audit.title)}.md`, 'text/markdown', doc.text)}
+          >
             Save as text
           </Button>
           <Button look="plain" onClick={() => window.print()}>
@@ -228,7 +292,10 @@ function OpenRecipe({ id }: { id: string | null }) {
         </div>
         {!wholeText && audit.steps.length > 0 && <Method audit={audit} />}
       </div>
-      <aside className={`sheet min-w-0 self-start px-4 py-3.5 lg:sticky lg:top-3 lg:max-h-[calc(100dvh-24px)] lg:overflow-y-auto ${line ? 'max-lg:fixed max-lg:inset-x-1.5 max-lg:bottom-1.5 max-lg:z-30 max-lg:max-h-[58dvh] max-lg:overflow-y-auto' : ''}`} aria-label={line ? 'The chosen line' : 'The dish'}>
+      <aside
+        className={`sheet min-w-0 self-start px-4 py-3.5 lg:sticky lg:top-3 lg:max-h-[calc(100dvh-24px)] lg:overflow-y-auto ${line ? 'max-lg:fixed max-lg:inset-x-1.5 max-lg:bottom-1.5 max-lg:z-30 max-lg:max-h-[58dvh] max-lg:overflow-y-auto' : ''}`}
+        aria-label={line ? 'The chosen line' : 'The dish'}
+      >
         {line && selected !== null ? (
           <LinePanel
             audit={audit}
@@ -253,16 +320,34 @@ function OpenRecipe({ id }: { id: string | null }) {
           <DishPanel audit={audit} protocol={current.protocol} onSelect={select} />
         )}
       </aside>
-      <Dialog open={dialog === 'new'} onOpenChange={(o) => setDialog(o ? 'new' : null)} title="New recipe" wide>
+      <Dialog
+        open={dialog === 'new'}
+        onOpenChange={(o) => setDialog(o ? 'new' : null)}
+        title="New recipe"
+        wide
+      >
         <NewRecipe onTake={(texts) => void open(texts)} />
       </Dialog>
-      <TableDialog open={dialog === 'table'} onOpenChange={(o) => setDialog(o ? 'table' : null)} diners={diners} />
+      <TableDialog
+        open={dialog === 'table'}
+        onOpenChange={(o) => setDialog(o ? 'table' : null)}
+        diners={diners}
+      />
     </div>
   );
 }
 
 /** The method as written, the words that bring something marked. */
-function Method({ audit }: { audit: { steps: readonly { text: string; findings: readonly { span: readonly [number, number] | null; message: string; rule: string }[] }[] } }) {
+function Method({
+  audit,
+}: {
+  audit: {
+    steps: readonly {
+      text: string;
+      findings: readonly { span: readonly [number, number] | null; message: string; rule: string }[];
+    }[];
+  };
+}) {
   return (
     <section aria-label="Method" className="sheet mt-3 px-4 py-3">
       <h2 className="text-[16px] font-semibold">Method</h2>
@@ -275,7 +360,10 @@ function Method({ audit }: { audit: { steps: readonly { text: string; findings: 
   );
 }
 
-function marked(text: string, findings: readonly { span: readonly [number, number] | null; message: string; rule: string }[]) {
+function marked(
+  text: string,
+  findings: readonly { span: readonly [number, number] | null; message: string; rule: string }[],
+) {
   const spans = findings
     .filter((f) => f.rule === 'only-in-method')
     .flatMap((f) => (f.span ? [{ from: f.span[0], to: f.span[1], message: f.message }] : []))
@@ -286,7 +374,11 @@ function marked(text: string, findings: readonly { span: readonly [number, numbe
     if (from < at) continue;
     out.push(text.slice(at, from));
     out.push(
-      <mark key={from} title={message} className="rounded-sm bg-transparent font-semibold text-over underline decoration-wavy decoration-1 underline-offset-4">
+      <mark
+        key={from}
+        title={message}
+        className="rounded-sm bg-transparent font-semibold text-over underline decoration-wavy decoration-1 underline-offset-4"
+      >
         {text.slice(from, to)}
       </mark>,
     );

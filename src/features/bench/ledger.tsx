@@ -24,14 +24,22 @@ function Figure({ cell, className = '' }: { cell: Cell; className?: string }) {
       <span className="flex items-center justify-end gap-1.5">
         <span className={cell.text === '·' ? 'text-mute' : ''}>{cell.text}</span>
         <span aria-hidden className="hidden h-[7px] w-[46px] overflow-hidden rounded-[2px] bg-wash lg:block">
-          <span className="block h-full" style={{ width: `${cell.size * 100}%`, background: cell.over ? 'var(--over)' : 'var(--within)' }} />
+          <span
+            className="block h-full"
+            style={{ width: `${cell.size * 100}%`, background: cell.over ? 'var(--over)' : 'var(--within)' }}
+          />
         </span>
       </span>
     </td>
   );
 }
 
-function Words({ row, editing, onText, onDone }: { row: LedgerRow; editing: boolean } & Pick<LedgerProps, 'onText' | 'onDone'>) {
+function Words({
+  row,
+  editing,
+  onText,
+  onDone,
+}: { row: LedgerRow; editing: boolean } & Pick<LedgerProps, 'onText' | 'onDone'>) {
   const input = useRef<HTMLInputElement>(null);
   useEffect(() => {
     if (!editing) return;
@@ -58,17 +66,30 @@ function Words({ row, editing, onText, onDone }: { row: LedgerRow; editing: bool
     );
   return (
     <>
-      {row.line.origin === 'method' && <span className="mr-1 rounded border border-hair px-1 text-[12px] text-mute">method</span>}
-      <span className={row.mark === 'over' ? 'font-medium' : ''}>{row.line.text}</span> <span className="num text-[12.5px] text-mute">{row.reading}</span>
+      {row.line.origin === 'method' && (
+        <span className="mr-1 rounded border border-hair px-1 text-[12px] text-mute">method</span>
+      )}
+      <span className={row.mark === 'over' ? 'font-medium' : ''}>{row.line.text}</span>{' '}
+      <span className="num text-[12.5px] text-mute">{row.reading}</span>
     </>
   );
 }
 
 /** The cook's own lines, with what each brings; columns add up to the gauges. */
-export function Ledger({ audit, rows, selected, lit, editing, onSelect, onHover, onEdit, onText, onDone }: LedgerProps) {
+export function Ledger({
+  audit,
+  rows,
+  selected,
+  lit,
+  editing,
+  onSelect,
+  onHover,
+  onEdit,
+  onText,
+  onDone,
+}: LedgerProps) {
   const per = audit.perServing;
   const total = (n: number | null | undefined) => (n === null || n === undefined ? '?' : showNumber(n));
-  let section: string | null = null;
   return (
     <section aria-label="Lines" className="sheet mt-3 overflow-hidden">
       <table className="w-full border-collapse">
@@ -96,13 +117,16 @@ export function Ledger({ audit, rows, selected, lit, editing, onSelect, onHover,
         </thead>
         <tbody>
           {rows.map((row) => {
-            const heading = row.line.section !== section ? row.line.section : null;
-            section = row.line.section;
+            const { heading } = row;
             const on = selected === row.index;
             return [
               heading && (
                 <tr key={`s${row.index}`}>
-                  <th scope="rowgroup" colSpan={6} className="px-3 pb-0.5 pt-2.5 text-left text-[12.5px] font-semibold text-mute">
+                  <th
+                    scope="rowgroup"
+                    colSpan={6}
+                    className="px-3 pb-0.5 pt-2.5 text-left text-[12.5px] font-semibold text-mute"
+                  >
                     {heading}
                   </th>
                 </tr>
@@ -125,7 +149,12 @@ export function Ledger({ audit, rows, selected, lit, editing, onSelect, onHover,
                   {editing === row.index ? (
                     <Words row={row} editing onText={onText} onDone={onDone} />
                   ) : (
-                    <button type="button" onClick={() => onSelect(row.index)} aria-pressed={on} className="text-left">
+                    <button
+                      type="button"
+                      onClick={() => onSelect(row.index)}
+                      aria-pressed={on}
+                      className="text-left"
+                    >
                       <Words row={row} editing={false} onText={onText} onDone={onDone} />
                     </button>
                   )}

@@ -9,6 +9,7 @@ import type { Mark } from '@/ui/glyph';
 /** Part of a gauge that one line fills, in shares of the limit (1 is the limit). */
 export interface Segment {
   readonly line: number;
+  readonly from: number;
   readonly share: number;
 }
 
@@ -37,7 +38,11 @@ export const SCALE_END = 1 / RULE_AT;
 
 const UNIT_WORDS: Record<string, string> = { '% kcal': '%', 'mg a serving': 'mg', 'g a serving': 'g' };
 
-export function gaugesOf(audit: RecipeAudit, read: ReadRecipe, protocol: Protocol): { gauges: Gauge[]; bans: Ban[] } {
+export function gaugesOf(
+  audit: RecipeAudit,
+  read: ReadRecipe,
+  protocol: Protocol,
+): { gauges: Gauge[]; bans: Ban[] } {
   const gauges: Gauge[] = [];
   const bans: Ban[] = [];
   const energy = read.lines.reduce((sum, l) => sum + (l.corners?.[0]?.[AT.energyKcal] ?? 0), 0);
@@ -46,27 +51,38 @@ export function gaugesOf(audit: RecipeAudit, read: ReadRecipe, protocol: Protoco
     const rule = protocol.limits[i];
     if (!rule) return;
     if (limit.limit === 0) {
-      const lines = read.lines.flatMap((l, j) => (l.corners?.some((c) => (c[AT[rule.of]] as number) > 1e-9) ? [j] : []));
+      const lines = read.lines.flatMap((l, j) =>
+        l.corners?.some((c) => (c[AT[rule.of]] as number) > 1e-9) ? [j] : [],
+      );
       bans.push({ limit, lines });
       return;
     }
     const by = divisor(rule.per);
-    const segments = read.lines.flatMap((l, j) => {
+    const segments: Segment[] = [];
+    let from = 0;
+    read.lines.forEach((l, line) => {
       const amount = l.corners?.[0]?.[AT[rule.of]] ?? 0;
       const share = by > 0 ? amount / by / limit.limit : 0;
-      return share > 0.002 ? [{ line: j, share }] : [];
+      if (share > 0.002) segments.push({ line, from, share });
+      from += share;
     });
     const { value } = limit;
     const unit = UNIT_WORDS[limit.unit] ?? limit.unit;
     const top = value ? value.high / limit.limit : null;
-    const known = value ?? (limit.atLeast !== null ? { low: limit.atLeast, best: limit.atLeast, high: limit.atLeast } : null);
+    const known =
+      value ??
+      (limit.atLeast !== null ? { low: limit.atLeast, best: limit.atLeast, high: limit.atLeast } : null);
     const best = value ? value.best / limit.limit : null;
     gauges.push({
       limit,
       segments,
       best,
       high: top,
-      value: value ? `${showRange(value)} ${unit}` : known ? `${showRange(known)} ${unit} and more` : 'not known',
+      value: value
+        ? `${showRange(value)} ${unit}`
+        : known
+          ? `${showRange(known)} ${unit} and more`
+          : 'not known',
       bound: `of ${showNumber(limit.limit)}`,
       times: best !== null && best > SCALE_END ? `${showNumber(best)}×` : null,
     });
@@ -84,6 +100,8 @@ export interface Cell {
 
 export interface LedgerRow {
   readonly index: number;
+  /** Heading above it, where a new section starts. */
+  readonly heading: string | null;
   readonly line: AuditLine;
   readonly mark: Mark;
   readonly reading: string;
@@ -131,15 +149,27 @@ export function ledgerOf(audit: RecipeAudit): LedgerRow[] {
   return audit.lines.map((line, index) => {
     const c = line.contribution;
     const each = (r: Range | null) => (r ? over(r, audit.servings) : null);
-    const atBest = (r: Range | null) => (r ? { low: r.low / audit.servings.best, best: r.best / audit.servings.best, high: r.high / audit.servings.best } : null);
+    const atBest = (r: Range | null) =>
+      r
+        ? {
+            low: r.low / audit.servings.best,
+            best: r.best / audit.servings.best,
+            high: r.high / audit.servings.best,
+          }
+        : null;
     const energy = atBest(c.energyKcal);
+    const before = index > 0 ? audit.lines[index - 1]?.section : null;
     return {
       index,
+      heading: line.section !== before ? line.section : null,
       line,
       mark: markOf(line),
       reading: readingWords(line),
       fat: cell(c.fatSharePoints, fatLimit, 'points of fat share'),
-      sodium: { ...cell(atBest(c.sodiumMg), sodiumLimit, 'mg sodium a serving'), title: each(c.sodiumMg) ? `${showRange(each(c.sodiumMg) as Range)} mg sodium a serving` : 'not known' },
+      sodium: {
+        ...cell(atBest(c.sodiumMg), sodiumLimit, 'mg sodium a serving'),
+        title: each(c.sodiumMg) ? `${showRange(each(c.sodiumMg) as Range)} mg sodium a serving` : 'not known',
+      },
       sugar: cell(atBest(c.freeSugarG), 10, 'g free sugar a serving'),
       energy: energy ? showNumber(energy.best) : '?',
     };
@@ -152,7 +182,14 @@ export interface DinerVerdict {
   readonly allergens: readonly string[];
 }
 
-export const VERDICT_WORDS: Record<Verdict, string> = { within: 'within', near: 'near', over: 'over', depends: 'depends', unknown: 'not known' };
+export const VERDICT_WORDS: Record<Verdict, string> = {
+  within: 'within',
+  near: 'near',
+  over: 'over',
+  depends: 'depends',
+  unknown: 'not known',
+};
 
 /** "4–5", "6". */
-export const servingsWords = (r: Range): string => (r.low === r.high ? showNumber(r.best) : `${showNumber(r.low)}–${showNumber(r.high)}`);
+export const servingsWords = (r: Range): string =>
+  r.low === r.high ? showNumber(r.best) : `${showNumber(r.low)}–${showNumber(r.high)}`;

@@ -4,7 +4,15 @@ import { recipeText } from '@/core/format/text';
 import { Button } from '@/ui/button';
 
 /** Takes a pasted or typed recipe in; a word in place where it cannot be read. */
-export function NewRecipe({ onTake, onSample, start = '' }: { onTake: (texts: readonly string[]) => void; onSample?: () => void; start?: string }) {
+export function NewRecipe({
+  onTake,
+  onSample,
+  start = '',
+}: {
+  onTake: (texts: readonly string[]) => void;
+  onSample?: () => void;
+  start?: string;
+}) {
   const [text, setText] = useState(start);
   const [refusal, setRefusal] = useState<string | null>(null);
   const take = () => {

@@ -10,14 +10,23 @@ import { Glyph, type Mark } from '@/ui/glyph';
 import { Reading } from './reading';
 import { Swaps } from './swaps';
 
-const MARKS: Record<Finding['level'], Mark> = { banned: 'over', over: 'over', near: 'near', watch: 'depends', note: 'clear' };
+const MARKS: Record<Finding['level'], Mark> = {
+  banned: 'over',
+  over: 'over',
+  near: 'near',
+  watch: 'depends',
+  note: 'clear',
+};
 
 /** What the line does to the dish, in a sentence. */
 function summary(line: AuditLine, audit: RecipeAudit, protocol: Protocol): string {
   const { fatSharePoints, sodiumMg, fibreG, proteinG } = line.contribution;
   if (!fatSharePoints || !audit.total.fatSharePercent) return 'What it brings cannot be counted yet.';
   const parts: string[] = [];
-  if (fatSharePoints.high >= 0.1) parts.push(`${showNumber(fatSharePoints.best)} of the ${showNumber(audit.total.fatSharePercent.best)} points of fat share`);
+  if (fatSharePoints.high >= 0.1)
+    parts.push(
+      `${showNumber(fatSharePoints.best)} of the ${showNumber(audit.total.fatSharePercent.best)} points of fat share`,
+    );
   const sodium = sodiumMg ? sodiumMg.best / audit.servings.best : 0;
   if (sodium >= 5) parts.push(`${showNumber(sodium)} mg sodium a plate`);
   const good = (fibreG?.best ?? 0) + (proteinG?.best ?? 0) < 0.5 ? ', and no fibre or protein' : '';
@@ -82,17 +91,42 @@ interface PanelProps {
 }
 
 /** All about the chosen line: findings, how it was read, why, and what could stand in. */
-export function LinePanel({ audit, protocol, index, read, role, previews, chosen, correction, correcting, why, onChoose, onApply, onCorrect, onCorrecting, onWhy, onEdit, onClose }: PanelProps) {
+export function LinePanel({
+  audit,
+  protocol,
+  index,
+  read,
+  role,
+  previews,
+  chosen,
+  correction,
+  correcting,
+  why,
+  onChoose,
+  onApply,
+  onCorrect,
+  onCorrecting,
+  onWhy,
+  onEdit,
+  onClose,
+}: PanelProps) {
   const line = audit.lines[index];
   if (!line) return null;
   return (
     <>
       <div className="flex items-start justify-between gap-2">
-        <span className="inline-block rounded-md border-[1.5px] border-hair px-2 py-px text-[12px] text-mute" title={role.evidence}>
+        <span
+          className="inline-block rounded-md border-[1.5px] border-hair px-2 py-px text-[12px] text-mute"
+          title={role.evidence}
+        >
           {role.label}
           {line.grams && ` · ${showRange(line.grams)} g`}
         </span>
-        <button type="button" onClick={onClose} className="rounded px-1.5 text-[13px] text-mute hover:bg-pick" aria-label="Let go of the line">
+        <button
+          type="button"
+          onClick={onClose}
+          className="rounded px-1.5 text-[13px] text-mute hover:bg-pick"
+        >
           Close
           <Key>Esc</Key>
         </button>
@@ -122,16 +156,41 @@ export function LinePanel({ audit, protocol, index, read, role, previews, chosen
         </Button>
       </div>
       {why && <Why line={line} />}
-      <Reading key={`${index}-${line.text}`} line={read} correction={correction} onCorrect={onCorrect} open={correcting} onOpen={onCorrecting} />
-      {previews.length > 0 ? <Swaps previews={previews} before={audit} chosen={chosen} onChoose={onChoose} onApply={onApply} /> : <p className="mt-3 text-mute">{line.food ? 'Nothing needs to stand in for this.' : 'Once it is understood, swaps for it show here.'}</p>}
+      <Reading
+        key={`${index}-${line.text}`}
+        line={read}
+        correction={correction}
+        onCorrect={onCorrect}
+        open={correcting}
+        onOpen={onCorrecting}
+      />
+      {previews.length > 0 ? (
+        <Swaps previews={previews} before={audit} chosen={chosen} onChoose={onChoose} onApply={onApply} />
+      ) : (
+        <p className="mt-3 text-mute">
+          {line.food
+            ? 'Nothing needs to stand in for this.'
+            : 'Once it is understood, swaps for it show here.'}
+        </p>
+      )}
     </>
   );
 }
 
 /** The dish as a whole, while no line is chosen. */
-export function DishPanel({ audit, protocol, onSelect }: { audit: RecipeAudit; protocol: Protocol; onSelect: (index: number) => void }) {
+export function DishPanel({
+  audit,
+  protocol,
+  onSelect,
+}: {
+  audit: RecipeAudit;
+  protocol: Protocol;
+  onSelect: (index: number) => void;
+}) {
   const find = (text: string) => audit.lines.findIndex((l) => l.text === text);
-  const offenders = audit.lines.flatMap((l, i) => (l.findings.some((f) => f.level === 'banned' || f.level === 'over') ? [{ l, i }] : []));
+  const offenders = audit.lines.flatMap((l, i) =>
+    l.findings.some((f) => f.level === 'banned' || f.level === 'over') ? [{ l, i }] : [],
+  );
   const per = audit.perServing;
   const figures = [
     ['Energy', per.energyKcal, 'kcal'],
@@ -143,10 +202,24 @@ export function DishPanel({ audit, protocol, onSelect }: { audit: RecipeAudit; p
     ['Potassium', per.potassiumMg, 'mg'],
     ['Calcium', per.calciumMg, 'mg'],
     ['Iron', per.ironMg, 'mg'],
-    ['As salt', per.sodiumMg ? { low: per.sodiumMg.low * 0.0025, best: per.sodiumMg.best * 0.0025, high: per.sodiumMg.high * 0.0025 } : null, 'g'],
+    [
+      'As salt',
+      per.sodiumMg
+        ? {
+            low: per.sodiumMg.low * 0.0025,
+            best: per.sodiumMg.best * 0.0025,
+            high: per.sodiumMg.high * 0.0025,
+          }
+        : null,
+      'g',
+    ],
   ] as const;
   const Go = ({ index, children }: { index: number; children: string }) => (
-    <button type="button" onClick={() => onSelect(index)} className="text-left underline decoration-hair decoration-2 underline-offset-4 hover:decoration-rim">
+    <button
+      type="button"
+      onClick={() => onSelect(index)}
+      className="min-h-[26px] text-left underline decoration-hair decoration-2 underline-offset-4 hover:decoration-rim"
+    >
       {children}
     </button>
   );
@@ -154,7 +227,9 @@ export function DishPanel({ audit, protocol, onSelect }: { audit: RecipeAudit; p
     <>
       <div className="flex items-center gap-2">
         <Glyph mark={audit.verdict} size={18} />
-        <h2 className="text-[17px] font-semibold leading-tight">{VERDICT_SENTENCE[audit.verdict](protocol.name)}</h2>
+        <h2 className="text-[17px] font-semibold leading-tight">
+          {VERDICT_SENTENCE[audit.verdict](protocol.name)}
+        </h2>
       </div>
       {audit.problems.map((p) => (
         <p key={p} className="mt-2 rounded-lg bg-wash px-3 py-2">
@@ -214,7 +289,10 @@ export function DishPanel({ audit, protocol, onSelect }: { audit: RecipeAudit; p
             {audit.allergens.join(', ')}
           </p>
         )}
-        <p className="mt-2 text-[12.5px] text-mute">Figures are a kitchen estimate. With a medical diet, blood-pressure, kidney or diabetes medicine, in pregnancy and for children, ask a clinician before changing salt, sugar or fat.</p>
+        <p className="mt-2 text-[12.5px] text-mute">
+          Figures are a kitchen estimate. With a medical diet, blood-pressure, kidney or diabetes medicine, in
+          pregnancy and for children, ask a clinician before changing salt, sugar or fat.
+        </p>
       </section>
     </>
   );

@@ -7,7 +7,8 @@ const FILLS: Record<string, Colours> = {
   near: ['var(--near-fill)', 'var(--near-fill)', 'var(--near)'],
   calm: ['var(--within)', 'var(--within-soft)', 'var(--within)'],
 };
-const coloursOf = (g: Gauge): Colours => FILLS[g.limit.verdict === 'over' ? 'over' : g.limit.verdict === 'near' ? 'near' : 'calm'] as Colours;
+const coloursOf = (g: Gauge): Colours =>
+  FILLS[g.limit.verdict === 'over' ? 'over' : g.limit.verdict === 'near' ? 'near' : 'calm'] as Colours;
 const pc = (share: number) => `${Math.min(100, share * RULE_AT * 100)}%`;
 
 interface RailProps {
@@ -19,16 +20,21 @@ interface RailProps {
   onSelect: (line: number) => void;
 }
 
-function Bar({ gauge, lit, names, onHover, onSelect }: { gauge: Gauge } & Omit<RailProps, 'gauges' | 'bans'>) {
+function Bar({
+  gauge,
+  lit,
+  names,
+  onHover,
+  onSelect,
+}: { gauge: Gauge } & Omit<RailProps, 'gauges' | 'bans'>) {
   const [fill, soft, hatch] = coloursOf(gauge);
-  let from = 0;
   const torn = gauge.times !== null;
+  const last = gauge.segments.at(-1);
+  const filled = last ? last.from + last.share : 0;
   const tailFrom = Math.min(gauge.best ?? 0, SCALE_END);
   return (
     <div className="relative h-[16px] overflow-hidden rounded-[3px] bg-wash">
-      {gauge.segments.map(({ line, share }, i) => {
-        const left = from;
-        from += share;
+      {gauge.segments.map(({ line, from: left, share }, i) => {
         if (left >= SCALE_END) return null;
         const on = lit === line;
         return (
@@ -42,16 +48,39 @@ function Bar({ gauge, lit, names, onHover, onSelect }: { gauge: Gauge } & Omit<R
             onMouseLeave={() => onHover(null)}
             onClick={() => onSelect(line)}
             className="absolute inset-y-0 border-r-[1.5px] border-sheet"
-            style={{ left: pc(left), width: pc(Math.min(share, SCALE_END - left)), background: on ? 'var(--rim)' : i % 2 ? soft : fill, opacity: lit !== null && !on ? 0.4 : 1 }}
+            style={{
+              left: pc(left),
+              width: pc(Math.min(share, SCALE_END - left)),
+              background: on ? 'var(--rim)' : i % 2 ? soft : fill,
+              opacity: lit !== null && !on ? 0.4 : 1,
+            }}
           />
         );
       })}
       {gauge.high !== null && gauge.high > tailFrom + 0.01 && !torn && (
-        <span aria-hidden className="hatch pointer-events-none absolute inset-y-0" style={{ left: pc(tailFrom), width: pc(Math.min(gauge.high, SCALE_END) - tailFrom), color: gauge.high > 1 ? 'var(--over)' : hatch }} />
+        <span
+          aria-hidden
+          className="hatch pointer-events-none absolute inset-y-0"
+          style={{
+            left: pc(tailFrom),
+            width: pc(Math.min(gauge.high, SCALE_END) - tailFrom),
+            color: gauge.high > 1 ? 'var(--over)' : hatch,
+          }}
+        />
       )}
-      {gauge.best === null && <span aria-hidden className="hatch pointer-events-none absolute inset-y-0 right-0" style={{ left: pc(Math.min(from, SCALE_END)), color: 'var(--mute)' }} />}
+      {gauge.best === null && (
+        <span
+          aria-hidden
+          className="hatch pointer-events-none absolute inset-y-0 right-0"
+          style={{ left: pc(Math.min(filled, SCALE_END)), color: 'var(--mute)' }}
+        />
+      )}
       {torn && (
-        <span aria-hidden className="absolute inset-y-0 right-0 flex w-[50px] items-center justify-end pr-1.5 text-[12px] font-bold text-sheet" style={{ background: fill, clipPath: 'polygon(8px 0,100% 0,100% 100%,4px 100%,10px 66%,2px 33%)' }}>
+        <span
+          aria-hidden
+          className="absolute inset-y-0 right-0 flex w-[50px] items-center justify-end pr-1.5 text-[12px] font-bold text-sheet"
+          style={{ background: fill, clipPath: 'polygon(8px 0,100% 0,100% 100%,4px 100%,10px 66%,2px 33%)' }}
+        >
           {gauge.times}
         </span>
       )}
@@ -63,22 +92,37 @@ function Bar({ gauge, lit, names, onHover, onSelect }: { gauge: Gauge } & Omit<R
 export function Rail({ gauges, bans, ...rest }: RailProps) {
   return (
     <section aria-label="Limits" className="sheet relative px-3 pb-2 pt-3 sm:px-3.5">
-      <div className="pointer-events-none absolute inset-y-2 hidden sm:block" style={{ left: 14, right: 14 }} aria-hidden>
+      <div
+        className="pointer-events-none absolute inset-y-2 hidden sm:block"
+        style={{ left: 14, right: 14 }}
+        aria-hidden
+      >
         <div className="grid h-full grid-cols-[118px_1fr_190px] gap-3">
           <span />
           <span className="relative">
-            <span className="absolute -top-[19px] z-10 -translate-x-1/2 rounded-[4px] bg-rim px-1.5 text-[11px] font-semibold text-sheet" style={{ left: `${RULE_AT * 100}%` }}>
+            <span
+              className="absolute -top-[19px] z-10 -translate-x-1/2 rounded-[4px] bg-rim px-1.5 text-[11px] font-semibold text-sheet"
+              style={{ left: `${RULE_AT * 100}%` }}
+            >
               limit
             </span>
-            <span className="absolute top-0 z-10 w-[2px] -translate-x-1/2 bg-rim" style={{ left: `${RULE_AT * 100}%`, height: gauges.length * 28 }} />
+            <span
+              className="absolute top-0 z-10 w-[2px] -translate-x-1/2 bg-rim"
+              style={{ left: `${RULE_AT * 100}%`, height: gauges.length * 28 }}
+            />
           </span>
         </div>
       </div>
       <ul>
         {gauges.map((gauge) => (
-          <li key={gauge.limit.id} className="grid grid-cols-[1fr_auto] items-center gap-x-3 py-1 sm:h-7 sm:grid-cols-[118px_1fr_190px] sm:py-0">
+          <li
+            key={gauge.limit.id}
+            className="grid grid-cols-[1fr_auto] items-center gap-x-3 py-1 sm:h-7 sm:grid-cols-[118px_1fr_190px] sm:py-0"
+          >
             <span className="truncate font-semibold" title={`${gauge.limit.label}: ${gauge.limit.source}`}>
-              {gauge.limit.label === 'Nuts, seeds, avocado, olives, coconut' ? 'Nuts and kin' : gauge.limit.label}
+              {gauge.limit.label === 'Nuts, seeds, avocado, olives, coconut'
+                ? 'Nuts and kin'
+                : gauge.limit.label}
             </span>
             <div className="order-3 col-span-2 sm:order-none sm:col-span-1">
               <Bar gauge={gauge} {...rest} />
@@ -96,10 +140,31 @@ export function Rail({ gauges, bans, ...rest }: RailProps) {
         <div className="mt-1.5 flex flex-wrap items-center gap-x-4 gap-y-1 border-t border-hair pt-2">
           <span className="font-semibold text-mute">None of</span>
           {bans.map(({ limit, lines }) => (
-            <button key={limit.id} type="button" disabled={lines.length === 0} onClick={() => rest.onSelect(lines[0] ?? 0)} title={`${limit.label}: ${limit.source}`} className="flex min-h-6 items-center gap-1.5 rounded disabled:cursor-default">
+            <button
+              key={limit.id}
+              type="button"
+              disabled={lines.length === 0}
+              onClick={() => rest.onSelect(lines[0] ?? 0)}
+              title={`${limit.label}: ${limit.source}`}
+              className="flex min-h-6 items-center gap-1.5 rounded disabled:cursor-default"
+            >
               <Glyph mark={limit.verdict} size={13} />
-              <span className={lines.length > 0 ? 'font-semibold underline decoration-hair decoration-2 underline-offset-4' : 'text-mute'}>{limit.label === 'Nuts, seeds, avocado, olives, coconut' ? 'nuts and kin' : limit.label.toLowerCase()}</span>
-              {lines.length > 0 && <span className="text-[13px] text-mute">{lines.length === 1 ? 'one line' : `${lines.length} lines`}</span>}
+              <span
+                className={
+                  lines.length > 0
+                    ? 'font-semibold underline decoration-hair decoration-2 underline-offset-4'
+                    : 'text-mute'
+                }
+              >
+                {limit.label === 'Nuts, seeds, avocado, olives, coconut'
+                  ? 'nuts and kin'
+                  : limit.label.toLowerCase()}
+              </span>
+              {lines.length > 0 && (
+                <span className="text-[13px] text-mute">
+                  {lines.length === 1 ? 'one line' : `${lines.length} lines`}
+                </span>
+              )}
             </button>
           ))}
         </div>

@@ -17,7 +17,13 @@ interface ReadingProps {
 export function Reading({ line, correction, onCorrect, open, onOpen }: ReadingProps) {
   const first = line.foods[0];
   const [query, setQuery] = useState('');
-  const [grams, setGrams] = useState(correction?.grams !== undefined ? String(correction.grams) : first?.grams ? showNumber(first.grams.best) : '');
+  const [grams, setGrams] = useState(
+    correction?.grams !== undefined
+      ? String(correction.grams)
+      : first?.grams
+        ? showNumber(first.grams.best)
+        : '',
+  );
   const [refusal, setRefusal] = useState<string | null>(null);
   const id = useId();
   const candidates = query.trim() ? findFood(query, '', 6) : (first?.candidates ?? []);
@@ -50,7 +56,16 @@ export function Reading({ line, correction, onCorrect, open, onOpen }: ReadingPr
           <label htmlFor={`${id}g`} className="block text-[13px] font-semibold">
             Grams that go in
           </label>
-          <input id={`${id}g`} inputMode="decimal" autoFocus value={grams} onChange={(e) => setGrams(e.target.value)} onKeyDown={(e) => e.key === 'Enter' && weigh()} aria-invalid={refusal !== null} className="field num w-full" />
+          <input
+            id={`${id}g`}
+            inputMode="decimal"
+            autoFocus
+            value={grams}
+            onChange={(e) => setGrams(e.target.value)}
+            onKeyDown={(e) => e.key === 'Enter' && weigh()}
+            aria-invalid={refusal !== null}
+            className="field num w-full"
+          />
         </div>
         <Button onClick={weigh}>Weighed</Button>
       </div>
@@ -64,19 +79,32 @@ export function Reading({ line, correction, onCorrect, open, onOpen }: ReadingPr
           <label htmlFor={`${id}f`} className="block text-[13px] font-semibold">
             Which food
           </label>
-          <input id={`${id}f`} value={query} placeholder={first?.food?.name ?? 'a food’s name'} onChange={(e) => setQuery(e.target.value)} className="field w-full" />
+          <input
+            id={`${id}f`}
+            value={query}
+            placeholder={first?.food?.name ?? 'a food’s name'}
+            onChange={(e) => setQuery(e.target.value)}
+            className="field w-full"
+          />
           <ul className="mt-1 max-h-44 overflow-y-auto">
             {candidates.map(({ food, confidence }) => (
               <li key={food.id}>
-                <button type="button" onClick={() => onCorrect({ ...correction, foodId: food.id })} className={`flex w-full items-baseline justify-between gap-2 rounded px-2 py-1 text-left hover:bg-pick ${first?.food?.id === food.id ? 'font-semibold' : ''}`}>
+                <button
+                  type="button"
+                  onClick={() => onCorrect({ ...correction, foodId: food.id })}
+                  className={`flex w-full items-baseline justify-between gap-2 rounded px-2 py-1 text-left hover:bg-pick ${first?.food?.id === food.id ? 'font-semibold' : ''}`}
+                >
                   <span>{food.name}</span>
                   <span className="num text-[12px] text-mute">
-                    {showNumber(food.energyKcal)} kcal, {food.fatG === null ? '?' : showNumber(food.fatG)} g fat in 100 g · {Math.round(confidence * 100)} %
+                    {showNumber(food.energyKcal)} kcal, {food.fatG === null ? '?' : showNumber(food.fatG)} g
+                    fat in 100 g · {Math.round(confidence * 100)} %
                   </span>
                 </button>
               </li>
             ))}
-            {candidates.length === 0 && <li className="px-2 py-1 text-mute">Nothing of that name here. Try a plainer one.</li>}
+            {candidates.length === 0 && (
+              <li className="px-2 py-1 text-mute">Nothing of that name here. Try a plainer one.</li>
+            )}
           </ul>
         </div>
       )}

@@ -15,7 +15,10 @@ function effectOf(before: RecipeAudit, after: RecipeAudit): string {
   if (!moved || Math.abs(moved.by) < 0.01) return 'moves no limit';
   const amount = (moved.b.value?.best ?? 0) - (moved.a.value?.best ?? 0);
   const unit = moved.b.unit === '% kcal' ? 'points' : (moved.b.unit.split(' ')[0] ?? '');
-  const what = moved.b.id === 'fat-share' ? '' : ` ${moved.b.label === 'Nuts, seeds, avocado, olives, coconut' ? 'nuts and kin' : moved.b.label.toLowerCase()}`;
+  const what =
+    moved.b.id === 'fat-share'
+      ? ''
+      : ` ${moved.b.label === 'Nuts, seeds, avocado, olives, coconut' ? 'nuts and kin' : moved.b.label.toLowerCase()}`;
   return `${showNumber(Math.abs(amount))} ${unit}${what} ${amount > 0 ? 'less' : 'more'}`;
 }
 
@@ -93,10 +96,21 @@ function Option({ preview, before, on, onChoose, onApply }: OptionProps) {
     ...swap.cautions,
   ];
   return (
-    <li className={`mt-2 rounded-[10px] ${on ? 'border-2 border-rim p-[9px]' : 'border-[1.5px] border-hair p-[9.5px]'}`}>
-      <button type="button" aria-expanded={on} onClick={onChoose} className="flex w-full items-baseline justify-between gap-3 text-left">
+    <li
+      className={`mt-2 rounded-[10px] ${on ? 'border-2 border-rim p-[9px]' : 'border-[1.5px] border-hair p-[9.5px]'}`}
+    >
+      <button
+        type="button"
+        aria-expanded={on}
+        onClick={onChoose}
+        className="flex w-full items-baseline justify-between gap-3 text-left"
+      >
         <span className="font-semibold">{swap.name}</span>
-        <span className={`num shrink-0 text-[13px] font-semibold ${preview.gain > 0.02 ? 'text-within' : 'text-mute'}`}>{effectOf(before, after)}</span>
+        <span
+          className={`num shrink-0 text-[13px] font-semibold ${preview.gain > 0.02 ? 'text-within' : 'text-mute'}`}
+        >
+          {effectOf(before, after)}
+        </span>
       </button>
       <dl className="mt-1 grid grid-cols-[auto_1fr] gap-x-2.5 text-[13px]">
         <dt className="text-mute">how</dt>
@@ -117,7 +131,9 @@ function Option({ preview, before, on, onChoose, onApply }: OptionProps) {
                 {l}
               </li>
             ))}
-            {swapped.lines.length === 0 && <li className="border-l-[3px] border-within pl-2 text-mute">this line goes</li>}
+            {swapped.lines.length === 0 && (
+              <li className="border-l-[3px] border-within pl-2 text-mute">this line goes</li>
+            )}
             {swapped.steps.slice(0, 3).map((s) => (
               <li key={s} className="mt-1 border-l-[3px] border-within-soft pl-2 text-mute">
                 {s}
@@ -135,15 +151,35 @@ function Option({ preview, before, on, onChoose, onApply }: OptionProps) {
 }
 
 /** Swaps for the chosen line, the most helpful first, each with its preview. */
-export function Swaps({ previews, before, chosen, onChoose, onApply }: { previews: readonly SwapPreview[]; before: RecipeAudit; chosen: number; onChoose: (index: number) => void; onApply: (preview: SwapPreview) => void }) {
+export function Swaps({
+  previews,
+  before,
+  chosen,
+  onChoose,
+  onApply,
+}: {
+  previews: readonly SwapPreview[];
+  before: RecipeAudit;
+  chosen: number;
+  onChoose: (index: number) => void;
+  onApply: (preview: SwapPreview) => void;
+}) {
   return (
     <section aria-label="Swaps" className="mt-4">
       <h3 className="text-[16px] font-semibold">
-        Swaps <span className="hidden text-[12px] font-normal text-mute sm:inline">S for the next, A to apply</span>
+        Swaps{' '}
+        <span className="hidden text-[12px] font-normal text-mute sm:inline">S for the next, A to apply</span>
       </h3>
       <ul>
         {previews.slice(0, 8).map((preview, i) => (
-          <Option key={preview.swap.id} preview={preview} before={before} on={chosen === i} onChoose={() => onChoose(chosen === i ? -1 : i)} onApply={() => onApply(preview)} />
+          <Option
+            key={preview.swap.id}
+            preview={preview}
+            before={before}
+            on={chosen === i}
+            onChoose={() => onChoose(chosen === i ? -1 : i)}
+            onApply={() => onApply(preview)}
+          />
         ))}
       </ul>
     </section>

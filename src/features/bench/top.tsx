@@ -22,17 +22,29 @@ export function Top({ audit, said, overruled, onServings, onRole }: TopProps) {
   const weight = audit.perServing.weightG;
   return (
     <div className="min-w-0">
-      <h1 className="text-[23px] font-semibold leading-[1.1] [overflow-wrap:anywhere] sm:text-[25px]">{audit.title}</h1>
+      <h1 className="text-[23px] font-semibold leading-[1.1] [overflow-wrap:anywhere] sm:text-[25px]">
+        {audit.title}
+      </h1>
       <div className="num mt-1 flex flex-wrap items-center gap-x-2 gap-y-1 text-mute">
         <span className="flex items-center gap-1">
           {said ? 'serves' : 'serves, not said,'}
-          <button type="button" aria-label="One serving less" onClick={() => step(-1)} className="size-6 rounded-full border-[1.5px] border-hair font-bold leading-none text-rim hover:bg-pick">
+          <button
+            type="button"
+            aria-label="One serving less"
+            onClick={() => step(-1)}
+            className="size-6 rounded-full border-[1.5px] border-hair font-bold leading-none text-rim hover:bg-pick"
+          >
             −
           </button>
           <b className="text-ink" data-testid="servings">
             {servingsWords(servings)}
           </b>
-          <button type="button" aria-label="One serving more" onClick={() => step(1)} className="size-6 rounded-full border-[1.5px] border-hair font-bold leading-none text-rim hover:bg-pick">
+          <button
+            type="button"
+            aria-label="One serving more"
+            onClick={() => step(1)}
+            className="size-6 rounded-full border-[1.5px] border-hair font-bold leading-none text-rim hover:bg-pick"
+          >
             +
           </button>
           {overruled && (
@@ -43,7 +55,11 @@ export function Top({ audit, said, overruled, onServings, onRole }: TopProps) {
         </span>
         <label className="flex items-center gap-1">
           <span className="sr-only">What it is</span>
-          <select value={audit.role} onChange={(e) => onRole(e.target.value as RoleId)} className="rounded border-[1.5px] border-hair bg-sheet py-0.5 pl-1 text-ink">
+          <select
+            value={audit.role}
+            onChange={(e) => onRole(e.target.value as RoleId)}
+            className="rounded border-[1.5px] border-hair bg-sheet py-0.5 pl-1 text-ink"
+          >
             {ROLES.map((role) => (
               <option key={role} value={role}>
                 {roleLabel(role)}
@@ -51,18 +67,36 @@ export function Top({ audit, said, overruled, onServings, onRole }: TopProps) {
             ))}
           </select>
         </label>
-        {weight && <span className="hidden sm:inline">about {showRange(weight)} g a plate as it goes in</span>}
+        {weight && (
+          <span className="hidden sm:inline">about {showRange(weight)} g a plate as it goes in</span>
+        )}
       </div>
     </div>
   );
 }
 
 /** Verdicts of everyone at the table, side by side; the chosen one's limits are on the rail. */
-export function Diners({ diners, chosen, onChoose, onEdit }: { diners: readonly TableDiner[]; chosen: string; onChoose: (id: string) => void; onEdit: () => void }) {
+export function Diners({
+  diners,
+  chosen,
+  onChoose,
+  onEdit,
+}: {
+  diners: readonly TableDiner[];
+  chosen: string;
+  onChoose: (id: string) => void;
+  onEdit: () => void;
+}) {
   return (
-    <div className="flex flex-none flex-wrap items-stretch gap-1.5" role="group" aria-label="Diners">
+    <div className="flex flex-wrap xl:flex-none items-stretch gap-1.5" role="group" aria-label="Diners">
       {diners.map((d) => (
-        <button key={d.id} type="button" aria-pressed={d.id === chosen} onClick={() => onChoose(d.id)} className={`flex items-center gap-2 rounded-[9px] bg-sheet px-2.5 py-1 text-left ${d.id === chosen ? 'border-2 border-rim' : 'border-2 border-hair'}`}>
+        <button
+          key={d.id}
+          type="button"
+          aria-pressed={d.id === chosen}
+          onClick={() => onChoose(d.id)}
+          className={`flex items-center gap-2 rounded-[9px] bg-sheet px-2.5 py-1 text-left ${d.id === chosen ? 'border-2 border-rim' : 'border-2 border-hair'}`}
+        >
           <Glyph mark={d.unsafe.length > 0 ? 'over' : d.audit.verdict} />
           <span className="leading-tight">
             <span className="block font-semibold">{d.name}</span>

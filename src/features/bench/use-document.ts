@@ -32,17 +32,35 @@ function reduce(state: State, action: Action): State {
       if (!state.doc) return state;
       const doc = { ...state.doc, ...action.patch, updatedAt: action.now };
       const joined = action.key !== null && action.key === state.key;
-      return { ...state, doc, past: joined ? state.past : [...state.past, state.doc].slice(-MOST_STEPS), future: [], key: action.key };
+      return {
+        ...state,
+        doc,
+        past: joined ? state.past : [...state.past, state.doc].slice(-MOST_STEPS),
+        future: [],
+        key: action.key,
+      };
     }
     case 'undo': {
       const before = state.past.at(-1);
       if (!before || !state.doc) return state;
-      return { ...state, doc: { ...before, updatedAt: action.now }, past: state.past.slice(0, -1), future: [state.doc, ...state.future], key: null };
+      return {
+        ...state,
+        doc: { ...before, updatedAt: action.now },
+        past: state.past.slice(0, -1),
+        future: [state.doc, ...state.future],
+        key: null,
+      };
     }
     case 'redo': {
       const [next, ...future] = state.future;
       if (!next || !state.doc) return state;
-      return { ...state, doc: { ...next, updatedAt: action.now }, past: [...state.past, state.doc], future, key: null };
+      return {
+        ...state,
+        doc: { ...next, updatedAt: action.now },
+        past: [...state.past, state.doc],
+        future,
+        key: null,
+      };
     }
     case 'settle':
       return { ...state, key: null };
@@ -74,9 +92,21 @@ export function useDocument(id: string | null) {
     loaded.current = state.doc;
     void saveRecipe(database(), state.doc);
   }, [state.doc]);
-  const change = useCallback((patch: Patch, key: string | null = null) => dispatch({ type: 'change', patch, key, now: Date.now() }), []);
+  const change = useCallback(
+    (patch: Patch, key: string | null = null) => dispatch({ type: 'change', patch, key, now: Date.now() }),
+    [],
+  );
   const undo = useCallback(() => dispatch({ type: 'undo', now: Date.now() }), []);
   const redo = useCallback(() => dispatch({ type: 'redo', now: Date.now() }), []);
   const settle = useCallback(() => dispatch({ type: 'settle' }), []);
-  return { doc: state.doc, status: state.status, canUndo: state.past.length > 0, canRedo: state.future.length > 0, change, undo, redo, settle };
+  return {
+    doc: state.doc,
+    status: state.status,
+    canUndo: state.past.length > 0,
+    canRedo: state.future.length > 0,
+    change,
+    undo,
+    redo,
+    settle,
+  };
 }

@@ -29,13 +29,26 @@ export function useDiners(): readonly StoredDiner[] {
 }
 
 /** The dish judged for everyone at the table; one audit for each protocol. */
-export function judgeTable(diners: readonly StoredDiner[], read: ReadRecipe, role: RoleId | null): TableDiner[] {
+export function judgeTable(
+  diners: readonly StoredDiner[],
+  read: ReadRecipe,
+  role: RoleId | null,
+): TableDiner[] {
   const audits = new Map<string, RecipeAudit>();
   return diners.flatMap((diner) => {
     const protocol = protocolById(diner.protocol);
     if (!protocol) return [];
     const audit = audits.get(protocol.id) ?? auditRecipe(read, protocol, { role: role ?? undefined });
     audits.set(protocol.id, audit);
-    return [{ id: diner.id, name: diner.name, protocol, allergens: diner.allergens, audit, unsafe: diner.allergens.filter((a) => audit.allergens.includes(a)) }];
+    return [
+      {
+        id: diner.id,
+        name: diner.name,
+        protocol,
+        allergens: diner.allergens,
+        audit,
+        unsafe: diner.allergens.filter((a) => audit.allergens.includes(a)),
+      },
+    ];
   });
 }

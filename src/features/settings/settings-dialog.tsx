@@ -15,14 +15,30 @@ const THEMES: readonly (readonly [Theme, string])[] = [
   ['night', 'night kitchen'],
 ];
 
-function Choice<T extends string>({ legend, value, options, onChange }: { legend: string; value: T; options: readonly (readonly [T, string])[]; onChange: (value: T) => void }) {
+function Choice<T extends string>({
+  legend,
+  value,
+  options,
+  onChange,
+}: {
+  legend: string;
+  value: T;
+  options: readonly (readonly [T, string])[];
+  onChange: (value: T) => void;
+}) {
   return (
     <fieldset className="mb-4">
       <legend className="mb-1 font-semibold">{legend}</legend>
       <div className="flex flex-wrap gap-x-5 gap-y-1">
         {options.map(([id, label]) => (
           <label key={id} className="flex min-h-8 items-center gap-2">
-            <input type="radio" name={legend} checked={value === id} onChange={() => onChange(id)} className="size-4 accent-[var(--rim)]" />
+            <input
+              type="radio"
+              name={legend}
+              checked={value === id}
+              onChange={() => onChange(id)}
+              className="size-4 accent-[var(--rim)]"
+            />
             {label}
           </label>
         ))}
@@ -32,7 +48,13 @@ function Choice<T extends string>({ legend, value, options, onChange }: { legend
 }
 
 /** Settings, and everything out to a file and back in. */
-export function SettingsDialog({ open, onOpenChange }: { open: boolean; onOpenChange: (open: boolean) => void }) {
+export function SettingsDialog({
+  open,
+  onOpenChange,
+}: {
+  open: boolean;
+  onOpenChange: (open: boolean) => void;
+}) {
   const settings = useSettings();
   const file = useRef<HTMLInputElement>(null);
   const [refusal, setRefusal] = useState<string | null>(null);
@@ -54,18 +76,65 @@ export function SettingsDialog({ open, onOpenChange }: { open: boolean; onOpenCh
 
   return (
     <Dialog open={open} onOpenChange={onOpenChange} title="Settings">
-      <Choice legend="A cup is" value={settings.measures.cup} options={[['us', 'the US cup, 237 ml'], ['metric', 'the metric cup, 250 ml']]} onChange={(cup) => void setSetting(db(), 'measures', { ...settings.measures, cup })} />
-      <Choice legend="A tablespoon is" value={settings.measures.tablespoon} options={[['us', '15 ml'], ['australian', 'Australian, 20 ml']]} onChange={(tablespoon) => void setSetting(db(), 'measures', { ...settings.measures, tablespoon })} />
-      <Choice legend="Light" value={settings.theme} options={THEMES} onChange={(theme) => void setSetting(db(), 'theme', theme)} />
+      <Choice
+        legend="A cup is"
+        value={settings.measures.cup}
+        options={[
+          ['us', 'the US cup, 237 ml'],
+          ['metric', 'the metric cup, 250 ml'],
+        ]}
+        onChange={(cup) => void setSetting(db(), 'measures', { ...settings.measures, cup })}
+      />
+      <Choice
+        legend="A tablespoon is"
+        value={settings.measures.tablespoon}
+        options={[
+          ['us', '15 ml'],
+          ['australian', 'Australian, 20 ml'],
+        ]}
+        onChange={(tablespoon) => void setSetting(db(), 'measures', { ...settings.measures, tablespoon })}
+      />
+      <Choice
+        legend="Light"
+        value={settings.theme}
+        options={THEMES}
+        onChange={(theme) => void setSetting(db(), 'theme', theme)}
+      />
       <section>
         <h3 className="mb-1 font-semibold">Everything in one file</h3>
-        <p className="mb-2 text-mute">Recipes, diners and settings as JSON. Bringing a file in adds to what is here; the same recipe is replaced.</p>
+        <p className="mb-2 text-mute">
+          Recipes, diners and settings as JSON. Bringing a file in adds to what is here; the same recipe is
+          replaced.
+        </p>
         <div className="flex flex-wrap gap-2">
-          <Button onClick={() => void exportArchive(db()).then((a) => saveFile('dulvet-kitchen.json', 'application/json', JSON.stringify(a, null, 2)))}>Save to a file</Button>
+          <Button
+            onClick={() =>
+              void exportArchive(db()).then((a) =>
+                saveFile('dulvet-kitchen.json', 'application/json', JSON.stringify(a, null, 2)),
+              )
+            }
+          >
+            Save to a file
+          </Button>
           <Button onClick={() => file.current?.click()}>Bring a file in</Button>
-          <input ref={file} type="file" accept="application/json,.json" className="sr-only" tabIndex={-1} aria-label="Archive to bring in" onChange={(e) => { void bringIn(e.target.files?.[0]); e.target.value = ''; }} />
+          <input
+            ref={file}
+            type="file"
+            accept="application/json,.json"
+            className="sr-only"
+            tabIndex={-1}
+            aria-label="Archive to bring in"
+            onChange={(e) => {
+              void bringIn(e.target.files?.[0]);
+              e.target.value = '';
+            }}
+          />
         </div>
-        {refusal && <p role="alert" className="mt-2 font-medium text-over">{refusal}</p>}
+        {refusal && (
+          <p role="alert" className="mt-2 font-medium text-over">
+            {refusal}
+          </p>
+        )}
       </section>
     </Dialog>
   );

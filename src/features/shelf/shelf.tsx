@@ -8,7 +8,15 @@ import { showRange } from '@/core/format/figures';
 import { protocolById } from '@/core/protocol';
 import { database } from '@/data/db';
 import { sampleText, seedDemo } from '@/data/demo';
-import { emptyBin, listRecipes, listThrownAway, newRecipe, restoreRecipe, saveRecipe, throwAway } from '@/data/recipes';
+import {
+  emptyBin,
+  listRecipes,
+  listThrownAway,
+  newRecipe,
+  restoreRecipe,
+  saveRecipe,
+  throwAway,
+} from '@/data/recipes';
 import { setSetting } from '@/data/settings';
 import { Button } from '@/ui/button';
 import { Glyph } from '@/ui/glyph';
@@ -16,6 +24,8 @@ import { library } from '@/workers/library';
 import type { LibraryRow } from '@/workers/library.worker';
 import { useDiners } from '../bench/use-table';
 import { useSettings } from '../settings/use-settings';
+
+const discard = (id: string) => throwAway(database(), id, Date.now());
 
 /** All recipes, with everyone's verdict; opening, throwing away, taking back. */
 export function Shelf({ demo }: { demo: boolean }) {
@@ -34,7 +44,13 @@ export function Shelf({ demo }: { demo: boolean }) {
     let current = true;
     void library()
       .audit(
-        recipes.map(({ id, text, role, servings, corrections }) => ({ id, text, role, servings, corrections })),
+        recipes.map(({ id, text, role, servings, corrections }) => ({
+          id,
+          text,
+          role,
+          servings,
+          corrections,
+        })),
         protocols,
         settings.measures,
       )
@@ -47,8 +63,10 @@ export function Shelf({ demo }: { demo: boolean }) {
   }, [recipes, protocols, settings.measures]);
 
   const remove = (id: string, title: string) => {
-    void throwAway(database(), id, Date.now());
-    toast(`“${title}” is off the shelf.`, { action: { label: 'Undo', onClick: () => void restoreRecipe(database(), id) } });
+    void discard(id);
+    toast(`“${title}” is off the shelf.`, {
+      action: { label: 'Undo', onClick: () => void restoreRecipe(database(), id) },
+    });
   };
   const sample = async () => {
     const recipe = newRecipe(sampleText(), Date.now());
@@ -63,9 +81,16 @@ export function Shelf({ demo }: { demo: boolean }) {
       <div className="mb-4 flex flex-wrap items-end justify-between gap-3">
         <div>
           <h1 className="text-[25px] font-semibold leading-tight">Shelf</h1>
-          <p className="text-mute">{recipes.length === 1 ? 'One recipe' : `${recipes.length} recipes`}, the last touched first</p>
+          <p className="text-mute">
+            {recipes.length === 1 ? 'One recipe' : `${recipes.length} recipes`}, the last touched first
+          </p>
         </div>
-        <Button look="solid" onClick={() => { void setSetting(database(), 'openRecipe', null).then(() => router.push('/')); }}>
+        <Button
+          look="solid"
+          onClick={() => {
+            void setSetting(database(), 'openRecipe', null).then(() => router.push('/'));
+          }}
+        >
           New recipe
         </Button>
       </div>
@@ -83,7 +108,12 @@ export function Shelf({ demo }: { demo: boolean }) {
                   Recipe
                 </th>
                 {diners.map((d) => (
-                  <th key={d.id} scope="col" className="px-2 text-center font-medium" title={protocolById(d.protocol)?.name}>
+                  <th
+                    key={d.id}
+                    scope="col"
+                    className="px-2 text-center font-medium"
+                    title={protocolById(d.protocol)?.name}
+                  >
                     {d.name}
                   </th>
                 ))}
@@ -104,29 +134,57 @@ export function Shelf({ demo }: { demo: boolean }) {
             <tbody>
               {recipes.map((recipe) => {
                 const row = rows.get(recipe.id);
-                const title = row?.title ?? recipe.text.split('\n')[0]?.replace(/^#+\s*/, '') ?? 'Untitled recipe';
+                const title =
+                  row?.title ?? recipe.text.split('\n')[0]?.replace(/^#+\s*/, '') ?? 'Untitled recipe';
                 return (
                   <tr key={recipe.id} className="border-b border-hair/60 last:border-0 hover:bg-wash">
                     <th scope="row" className="px-3 py-2 text-left font-medium [overflow-wrap:anywhere]">
-                      <Link href={`/?recipe=${recipe.id}`} className="underline decoration-transparent underline-offset-4 hover:decoration-rim">
+                      <Link
+                        href={`/?recipe=${recipe.id}`}
+                        className="underline decoration-transparent underline-offset-4 hover:decoration-rim"
+                      >
                         {title}
                       </Link>
-                      {row && row.unresolved > 0 && <span className="ml-2 text-[12.5px] font-normal text-mute">{row.unresolved === 1 ? 'one line not understood' : `${row.unresolved} lines not understood`}</span>}
+                      {row && row.unresolved > 0 && (
+                        <span className="ml-2 text-[12.5px] font-normal text-mute">
+                          {row.unresolved === 1
+                            ? 'one line not understood'
+                            : `${row.unresolved} lines not understood`}
+                        </span>
+                      )}
                     </th>
                     {diners.map((d) => {
                       const unsafe = row ? d.allergens.filter((a) => row.allergens.includes(a)) : [];
                       return (
                         <td key={d.id} className="px-2 text-center">
-                          {row && <Glyph mark={unsafe.length > 0 ? 'over' : (row.verdicts[d.protocol] ?? 'unknown')} />}
-                          {unsafe.length > 0 && <span className="block text-[11.5px] leading-tight text-over">has {unsafe.join(', ')}</span>}
+                          {row && (
+                            <Glyph
+                              mark={unsafe.length > 0 ? 'over' : (row.verdicts[d.protocol] ?? 'unknown')}
+                            />
+                          )}
+                          {unsafe.length > 0 && (
+                            <span className="block text-[11.5px] leading-tight text-over">
+                              has {unsafe.join(', ')}
+                            </span>
+                          )}
                         </td>
                       );
                     })}
-                    <td className="num hidden px-2 text-right sm:table-cell">{row?.fatShare ? showRange(row.fatShare) : row ? '?' : ''}</td>
-                    <td className="num hidden px-2 text-right md:table-cell">{row?.sodium ? showRange(row.sodium) : row ? '?' : ''}</td>
-                    <td className="num hidden px-2 text-right md:table-cell">{row?.energy ? showRange(row.energy) : row ? '?' : ''}</td>
+                    <td className="num hidden px-2 text-right sm:table-cell">
+                      {row?.fatShare ? showRange(row.fatShare) : row ? '?' : ''}
+                    </td>
+                    <td className="num hidden px-2 text-right md:table-cell">
+                      {row?.sodium ? showRange(row.sodium) : row ? '?' : ''}
+                    </td>
+                    <td className="num hidden px-2 text-right md:table-cell">
+                      {row?.energy ? showRange(row.energy) : row ? '?' : ''}
+                    </td>
                     <td className="px-1 text-right">
-                      <Button look="plain" onClick={() => remove(recipe.id, title)} aria-label={`Remove ${title}`}>
+                      <Button
+                        look="plain"
+                        onClick={() => remove(recipe.id, title)}
+                        aria-label={`Remove ${title}`}
+                      >
                         Remove
                       </Button>
                     </td>
@@ -139,7 +197,9 @@ export function Shelf({ demo }: { demo: boolean }) {
       )}
       {binned.length > 0 && (
         <details className="mt-4">
-          <summary className="font-semibold text-rim">{binned.length === 1 ? 'One recipe' : `${binned.length} recipes`} taken off the shelf</summary>
+          <summary className="font-semibold text-rim">
+            {binned.length === 1 ? 'One recipe' : `${binned.length} recipes`} taken off the shelf
+          </summary>
           <ul className="mt-2 space-y-1">
             {binned.map((recipe) => (
               <li key={recipe.id} className="flex items-center gap-3">

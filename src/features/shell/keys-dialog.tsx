@@ -1,9 +1,39 @@
 import { Dialog } from '@/ui/dialog';
 
 const GROUPS: readonly { name: string; keys: readonly (readonly [string, string])[] }[] = [
-  { name: 'Everywhere', keys: [['1', 'Bench'], ['2', 'Shelf'], [',', 'Settings'], ['?', 'These keys'], ['Ctrl V', 'Paste a recipe and audit it']] },
-  { name: 'On the Bench', keys: [['↑ ↓', 'Choose a line'], ['E', "Edit the line's words"], ['F', 'Correct how it was read'], ['S', 'Next swap in the list'], ['A', 'Apply the chosen swap'], ['W', 'Why these numbers'], ['D', 'Next diner'], ['+ −', 'More or fewer servings'], ['T', 'The whole text'], ['N', 'New recipe'], ['Esc', 'Let go of the line']] },
-  { name: 'Undo', keys: [['Ctrl Z', 'Undo'], ['Ctrl Shift Z', 'Redo']] },
+  {
+    name: 'Everywhere',
+    keys: [
+      ['1', 'Bench'],
+      ['2', 'Shelf'],
+      [',', 'Settings'],
+      ['?', 'These keys'],
+      ['Ctrl V', 'Paste a recipe and audit it'],
+    ],
+  },
+  {
+    name: 'On the Bench',
+    keys: [
+      ['↑ ↓', 'Choose a line'],
+      ['E', "Edit the line's words"],
+      ['F', 'Correct how it was read'],
+      ['S', 'Next swap in the list'],
+      ['A', 'Apply the chosen swap'],
+      ['W', 'Why these numbers'],
+      ['D', 'Next diner'],
+      ['+ −', 'More or fewer servings'],
+      ['T', 'The whole text'],
+      ['N', 'New recipe'],
+      ['Esc', 'Let go of the line'],
+    ],
+  },
+  {
+    name: 'Undo',
+    keys: [
+      ['Ctrl Z', 'Undo'],
+      ['Ctrl Shift Z', 'Redo'],
+    ],
+  },
 ];
 
 /** All keys, in words. */

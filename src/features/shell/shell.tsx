@@ -20,10 +20,18 @@ export function Shell({ children }: { children: ReactNode }) {
   const router = useRouter();
   const [dialog, setDialog] = useState<'settings' | 'keys' | null>(null);
   useTheme();
-  useKeys({ '1': () => router.push('/'), '2': () => router.push('/shelf'), '?': () => setDialog('keys'), ',': () => setDialog('settings') });
+  useKeys({
+    '1': () => router.push('/'),
+    '2': () => router.push('/shelf'),
+    '?': () => setDialog('keys'),
+    ',': () => setDialog('settings'),
+  });
   return (
     <>
-      <a href="#main" className="sr-only focus:not-sr-only focus:fixed focus:left-3 focus:top-3 focus:z-50 focus:bg-sheet focus:p-2">
+      <a
+        href="#main"
+        className="sr-only focus:not-sr-only focus:fixed focus:left-3 focus:top-3 focus:z-50 focus:bg-sheet focus:p-2"
+      >
         To the content
       </a>
       <header className="no-print flex min-h-[46px] items-center gap-x-3 bg-rim-deep px-3 text-on-rim sm:gap-x-6 sm:px-5">
@@ -32,7 +40,12 @@ export function Shell({ children }: { children: ReactNode }) {
           {VIEWS.map((view) => {
             const here = path === view.href;
             return (
-              <Link key={view.href} href={view.href} aria-current={here ? 'page' : undefined} className={`flex items-center rounded-[7px] px-3 py-1.5 ${here ? 'bg-white font-semibold text-[#16265a]' : 'font-medium text-on-rim-soft hover:bg-white/10'}`}>
+              <Link
+                key={view.href}
+                href={view.href}
+                aria-current={here ? 'page' : undefined}
+                className={`flex items-center rounded-[7px] px-3 py-1.5 ${here ? 'bg-white font-semibold text-[#16265a]' : 'font-medium text-on-rim-soft hover:bg-white/10'}`}
+              >
                 {view.name}
                 <Key>{view.key}</Key>
               </Link>
@@ -40,11 +53,19 @@ export function Shell({ children }: { children: ReactNode }) {
           })}
         </nav>
         <div className="ml-auto flex gap-1">
-          <button type="button" onClick={() => setDialog('settings')} className="rounded-[7px] px-2.5 py-1.5 font-medium text-on-rim-soft hover:bg-white/10">
+          <button
+            type="button"
+            onClick={() => setDialog('settings')}
+            className="rounded-[7px] px-2.5 py-1.5 font-medium text-on-rim-soft hover:bg-white/10"
+          >
             Settings
             <Key>,</Key>
           </button>
-          <button type="button" onClick={() => setDialog('keys')} className="hidden rounded-[7px] px-2.5 py-1.5 font-medium text-on-rim-soft hover:bg-white/10 sm:block">
+          <button
+            type="button"
+            onClick={() => setDialog('keys')}
+            className="hidden rounded-[7px] px-2.5 py-1.5 font-medium text-on-rim-soft hover:bg-white/10 sm:block"
+          >
             Keys
             <Key>?</Key>
           </button>
@@ -53,9 +74,24 @@ export function Shell({ children }: { children: ReactNode }) {
       <main id="main" className="mx-auto max-w-[1440px] px-2.5 py-3 sm:px-4">
         {children}
       </main>
-      <SettingsDialog open={dialog === 'settings'} onOpenChange={(open) => setDialog(open ? 'settings' : null)} />
+      <SettingsDialog
+        open={dialog === 'settings'}
+        onOpenChange={(open) => setDialog(open ? 'settings' : null)}
+      />
       <KeysDialog open={dialog === 'keys'} onOpenChange={(open) => setDialog(open ? 'keys' : null)} />
-      <Toaster position="bottom-left" toastOptions={{ style: { background: 'var(--sheet)', color: 'var(--ink)', border: '2px solid var(--rim)', borderRadius: 12, boxShadow: 'none', fontFamily: 'inherit' } }} />
+      <Toaster
+        position="bottom-left"
+        toastOptions={{
+          style: {
+            background: 'var(--sheet)',
+            color: 'var(--ink)',
+            border: '2px solid var(--rim)',
+            borderRadius: 12,
+            boxShadow: 'none',
+            fontFamily: 'inherit',
+          },
+        }}
+      />
     </>
   );
 }

@@ -10,7 +10,8 @@ const Body = z.object({
   role: z.enum(ROLES).optional(),
 });
 
-const refuse = (status: number, code: string, message: string, path: string | null = null) => Response.json({ error: { code, message, path } }, { status });
+const refuse = (status: number, code: string, message: string, path: string | null = null) =>
+  Response.json({ error: { code, message, path } }, { status });
 
 /** `POST /api/audit`: audits a recipe's text and keeps nothing. */
 export async function POST(request: Request): Promise<Response> {
@@ -28,11 +29,21 @@ export async function POST(request: Request): Promise<Response> {
   const body = Body.safeParse(value);
   if (!body.success) {
     const [issue] = body.error.issues;
-    return refuse(400, 'bad-input', issue?.message ?? 'The request is not as it should be.', issue?.path.map(String).join('.') || null);
+    return refuse(
+      400,
+      'bad-input',
+      issue?.message ?? 'The request is not as it should be.',
+      issue?.path.map(String).join('.') || null,
+    );
   }
   const protocol = protocolById(body.data.protocol);
-  if (!protocol) return refuse(400, 'unknown-protocol', `There are ${PROTOCOLS.map((p) => p.id).join(', ')}.`, 'protocol');
-  const result = auditText(body.data.text, protocol, { source: 'request', servings: body.data.servings, role: body.data.role });
+  if (!protocol)
+    return refuse(400, 'unknown-protocol', `There are ${PROTOCOLS.map((p) => p.id).join(', ')}.`, 'protocol');
+  const result = auditText(body.data.text, protocol, {
+    source: 'request',
+    servings: body.data.servings,
+    role: body.data.role,
+  });
   if (!result.ok) return refuse(result.code === 'too-large' ? 413 : 400, result.code, result.message, 'text');
   return Response.json(result.audit);
 }

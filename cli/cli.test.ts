@@ -1,0 +1,91 @@
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { AuditSchema } from '../src/core/audit/schema';
+
+const root = path.resolve(__dirname, '..');
+const folder = mkdtempSync(path.join(tmpdir(), 'dulvet-'));
+const file = (name: string, text: string | Buffer) => {
+  const at = path.join(folder, name);
+  writeFileSync(at, text);
+  return at;
+};
+const dulvet = (args: string[], input?: string) => {
+  const { status, stdout, stderr } = spawnSync(
+    process.execPath,
+    [path.join(root, 'node_modules/tsx/dist/cli.mjs'), path.join(root, 'cli/main.ts'), ...args],
+    { cwd: root, encoding: 'utf8', input },
+  );
+  return { status, stdout, stderr };
+};
+
+const within = file('within.txt', 'Plain pot\nServes 4\n\n1 kg potatoes\n200 g carrots\n');
+const over = file('over.md', '# Oily pot\n\nServes 4\n\n- 3 tbsp olive oil\n- 1 kg potatoes\n');
+const odd = file('odd.txt', 'Odd pot\nServes 4\n\n1 kg potatoes\n2 cups gronk\n');
+const binary = file('picture.bin', Buffer.from([0x89, 0x50, 0, 0, 1, 2, 3]));
+
+describe('dulvet audit', () => {
+  test('0 where every recipe is within, with a table a cook can read', () => {
+    const r = dulvet(['audit', within]);
+    expect(r.status).toBe(0);
+    expect(r.stdout).toContain('Plain pot');
+    expect(r.stdout).toContain('1 kg potatoes');
+    expect(r.stdout).toContain('within');
+  });
+  test('1 where one is over or not known', () => {
+    expect(dulvet(['audit', within, over]).status).toBe(1);
+    expect(dulvet(['audit', odd]).status).toBe(1);
+  });
+  test('2 where one cannot be read; the others are still printed, one line says which and why', () => {
+    const r = dulvet(['audit', binary, over, path.join(folder, 'none.txt')]);
+    expect(r.status).toBe(2);
+    expect(r.stdout).toContain('Oily pot');
+    expect(r.stderr).toMatch(/picture\.bin, line 1: This is not text/);
+    expect(r.stderr).toMatch(/none\.txt: cannot be read \(ENOENT\)/);
+  });
+  test('--json is the contract’s audit', () => {
+    const r = dulvet([
+      'audit',
+      over,
+      '--protocol',
+      'everyday',
+      '--servings',
+      '2',
+      '--role',
+      'side',
+      '--json',
+    ]);
+    const audit = AuditSchema.parse(JSON.parse(r.stdout));
+    expect(audit).toMatchObject({ schema: 'dulvet.audit/1', protocol: 'everyday' });
+    expect(audit.recipes[0]).toMatchObject({
+      source: over,
+      title: 'Oily pot',
+      role: 'side',
+      servings: { low: 2, best: 2, high: 2 },
+    });
+  });
+  test('reads standard input', () => {
+    const r = dulvet(['audit', '-', '--json'], 'Pot\nServes 2\n\n500 g potatoes');
+    expect(AuditSchema.parse(JSON.parse(r.stdout)).recipes[0]?.title).toBe('Pot');
+  });
+  test.each([
+    [['audit']],
+    [['audit', within, '--protocol', 'keto']],
+    [['audit', within, '--servings', '0']],
+    [['audit', within, '--role', 'feast']],
+    [['audit', within, '--nonsense']],
+    [['juggle']],
+  ])('2 for %p', (args) => {
+    const r = dulvet(args);
+    expect(r.status).toBe(2);
+    expect(r.stderr.length).toBeGreaterThan(5);
+  });
+});
+
+test('protocols, foods and schema', () => {
+  expect(dulvet(['protocols']).stdout).toContain('heart-strict');
+  expect(dulvet(['foods', 'courgette']).stdout).toContain('courgette');
+  const schema = JSON.parse(dulvet(['schema']).stdout) as { properties: object };
+  expect(Object.keys(schema.properties)).toEqual(['schema', 'protocol', 'recipes']);
+});

@@ -1,0 +1,66 @@
+import next from 'eslint-config-next';
+import tseslint from 'typescript-eslint';
+
+/** Arrows point one way: app → features → (ui, data, workers) → core → content. */
+const layer = (files, forbidden, extra = []) => ({
+  files,
+  rules: {
+    'no-restricted-imports': [
+      'error',
+      {
+        patterns: [
+          ...forbidden.map((name) => ({
+            group: [`@/${name}/*`, `@/${name}`, `**/${name}/**`],
+            message: `this layer does not know ${name}/`,
+          })),
+          ...extra,
+        ],
+      },
+    ],
+  },
+});
+const VIEWING = ['react', 'react-dom', 'next', 'next/*', 'dexie', 'dexie-react-hooks', 'node:*'];
+
+const config = [
+  ...next,
+  ...tseslint.configs.strict.map((c) => ({ ...c, files: ['**/*.ts', '**/*.tsx'] })),
+  {
+    files: ['**/*.ts', '**/*.tsx'],
+    rules: {
+      '@typescript-eslint/consistent-type-imports': [
+        'error',
+        { fixStyle: 'inline-type-imports', prefer: 'type-imports', disallowTypeAnnotations: false },
+      ],
+      '@typescript-eslint/no-explicit-any': 'error',
+      '@typescript-eslint/no-non-null-assertion': 'error',
+      'no-console': 'error',
+    },
+  },
+  layer(
+    ['src/core/**/*.ts'],
+    ['app', 'features', 'ui', 'data', 'workers'],
+    [{ group: VIEWING, message: 'the core is plain TypeScript: no React, DOM, Dexie or Node' }],
+  ),
+  layer(['src/data/**/*.ts'], ['app', 'features', 'ui', 'workers']),
+  layer(['src/workers/**/*.ts'], ['app', 'features', 'ui', 'data']),
+  layer(['src/ui/**/*.ts', 'src/ui/**/*.tsx'], ['app', 'features', 'data', 'workers']),
+  layer(['src/features/**/*.ts', 'src/features/**/*.tsx'], ['app']),
+  layer(['src/app/**/*.ts', 'src/app/**/*.tsx'], ['data', 'workers']),
+  {
+    // tests stand beside their source and may read fixtures and packages
+    files: ['**/*.test.ts', '**/*.test.tsx'],
+    rules: { 'no-restricted-imports': 'off' },
+  },
+  { files: ['scripts/**', 'cli/**', 'e2e/**'], rules: { 'no-console': 'off' } },
+  {
+    ignores: [
+      '.next/**',
+      'node_modules/**',
+      'content/compiled/**',
+      'next-env.d.ts',
+      'test-results/**',
+      'public/**',
+    ],
+  },
+];
+export default config;

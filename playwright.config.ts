@@ -1,0 +1,36 @@
+import { defineConfig } from '@playwright/test';
+
+const port = Number(process.env.E2E_PORT ?? 3210);
+
+/** What a cook does, in Debian's Chromium against the built app. `npm test` builds first. */
+export default defineConfig({
+  testDir: 'e2e',
+  timeout: 60_000,
+  fullyParallel: true,
+  workers: 2,
+  forbidOnly: Boolean(process.env.CI),
+  reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],
+  use: {
+    baseURL: `http://localhost:${port}`,
+    viewport: { width: 1280, height: 800 },
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+  webServer: {
+    command: `node node_modules/next/dist/bin/next start -p ${port}`,
+    url: `http://localhost:${port}/api/protocols`,
+    env: { DULVET_DEMO: '1', NEXT_TELEMETRY_DISABLED: '1' },
+    reuseExistingServer: false,
+    timeout: 60_000,
+  },
+});

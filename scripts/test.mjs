@@ -1,0 +1,63 @@
+// The whole check: installs what is missing, then lint, types, unit tests, build and browser tests.
+// Ends with one plain line: N passed, N failed.
+import { spawnSync } from 'node:child_process';
+import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import path from 'node:path';
+import { CHROMIUM, freePort, installPackages, root, run } from './lib.mjs';
+
+let passed = 0;
+let failed = 0;
+
+function step(name, command, args, env = {}) {
+  console.log(`\n── ${name}`);
+  const { status } = spawnSync(command, args, {
+    cwd: root,
+    stdio: 'inherit',
+    env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', ...env },
+  });
+  return status === 0;
+}
+function check(name, command, args, env) {
+  if (step(name, command, args, env)) passed += 1;
+  else failed += 1;
+}
+
+installPackages();
+if (!existsSync(CHROMIUM)) {
+  console.log('\n── Chromium from Debian’s packages');
+  run('apt-get', ['update']);
+  run('apt-get', ['install', '-y', '--no-install-recommends', 'chromium', 'fonts-dejavu-core'], {
+    DEBIAN_FRONTEND: 'noninteractive',
+  });
+}
+const results = path.join(root, 'test-results');
+rmSync(results, { recursive: true, force: true });
+mkdirSync(results, { recursive: true });
+
+check('lint', 'npm', ['run', '-s', 'lint']);
+check('build', 'npm', ['run', '-s', 'build']);
+check('types', 'npm', ['run', '-s', 'types']);
+
+const unit = path.join(results, 'unit.json');
+const unitOk = step('unit tests', 'npx', ['jest', '--json', `--outputFile=${unit}`]);
+if (existsSync(unit)) {
+  const counts = JSON.parse(readFileSync(unit, 'utf8'));
+  passed += counts.numPassedTests;
+  failed += counts.numFailedTests + counts.numRuntimeErrorTestSuites;
+} else failed += 1;
+if (!unitOk && failed === 0) failed += 1;
+
+const port = await freePort(3210);
+const browserOk = step('browser tests', 'npx', ['playwright', 'test'], { E2E_PORT: String(port) });
+const browser = path.join(results, 'e2e.json');
+let counted = false;
+if (existsSync(browser)) {
+  const { stats } = JSON.parse(readFileSync(browser, 'utf8'));
+  passed += stats.expected + stats.flaky;
+  failed += stats.unexpected;
+  counted = stats.expected + stats.unexpected > 0;
+}
+if (!counted || (!browserOk && failed === 0)) failed += 1;
+
+console.log(`\n${passed} passed, ${failed} failed`);
+process.exit(failed === 0 ? 0 : 1);

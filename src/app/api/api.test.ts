@@ -1,0 +1,51 @@
+import { AuditSchema } from '@/core/audit/schema';
+import { POST } from './audit/route';
+import { GET as foods } from './foods/route';
+import { GET as protocols } from './protocols/route';
+import { GET as schema } from './schema/route';
+
+const post = (body: unknown) =>
+  POST(
+    new Request('http://kitchen/api/audit', {
+      method: 'POST',
+      body: typeof body === 'string' ? body : JSON.stringify(body),
+    }),
+  );
+const text = 'Pot\nServes 4\n\n2 tbsp olive oil\n1 kg potatoes';
+
+describe('POST /api/audit', () => {
+  test('answers the contract’s JSON', async () => {
+    const response = await post({ text, protocol: 'heart-strict', servings: 2 });
+    expect(response.status).toBe(200);
+    const audit = AuditSchema.parse(await response.json());
+    expect(audit.recipes[0]?.verdict).toBe('over');
+    expect(audit.recipes[0]?.servings.best).toBe(2);
+  });
+  test.each<[string, unknown, number, string, string | null]>([
+    ['no JSON', '{', 400, 'not-json', null],
+    ['no text', { protocol: 'everyday' }, 400, 'bad-input', 'text'],
+    ['an unknown protocol', { text, protocol: 'keto' }, 400, 'unknown-protocol', 'protocol'],
+    ['servings of nothing', { text, protocol: 'everyday', servings: 0 }, 400, 'bad-input', 'servings'],
+    ['an unknown role', { text, protocol: 'everyday', role: 'feast' }, 400, 'bad-input', 'role'],
+    ['an empty text', { text: ' ', protocol: 'everyday' }, 400, 'empty', 'text'],
+    ['binary', { text: 'a\u0000', protocol: 'everyday' }, 400, 'binary', 'text'],
+    ['over 1 MiB', { text: 'x'.repeat(1024 * 1024 + 1), protocol: 'everyday' }, 413, 'too-large', 'text'],
+  ])('refuses %s', async (_, body, status, code, path) => {
+    const response = await post(body);
+    expect(response.status).toBe(status);
+    expect((await response.json()).error).toMatchObject({ code, path });
+  });
+});
+
+test('GET /api/protocols, /api/schema and /api/foods', async () => {
+  expect(((await protocols().json()) as { id: string }[]).map((p) => p.id)).toEqual([
+    'heart-strict',
+    'nothing-added',
+    'everyday',
+  ]);
+  expect(JSON.stringify(await schema().json())).toContain('dulvet.audit/1');
+  expect(
+    ((await foods(new Request('http://kitchen/api/foods?q=courgette')).json()) as { id: string }[])[0]?.id,
+  ).toBe('courgette');
+  expect(foods(new Request('http://kitchen/api/foods')).status).toBe(400);
+});

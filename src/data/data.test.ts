@@ -1,0 +1,174 @@
+import 'fake-indexeddb/auto';
+import Dexie from 'dexie';
+import { exportArchive, importArchive, readArchive } from './archive';
+import { DulvetDatabase } from './db';
+import { seedDemo } from './demo';
+import { listDiners, removeDiner, saveDiner } from './diners';
+import {
+  emptyBin,
+  getRecipe,
+  listRecipes,
+  listThrownAway,
+  newRecipe,
+  restoreRecipe,
+  saveRecipe,
+  throwAway,
+} from './recipes';
+import { DEFAULT_SETTINGS, readSettings, setSetting } from './settings';
+
+let name = 0;
+const fresh = () => new DulvetDatabase(`test-${(name += 1)}`);
+
+describe('recipes', () => {
+  test('kept, thrown away, taken back, forgotten', async () => {
+    const db = fresh();
+    const recipe = newRecipe('Pot\n1 onion', 1000);
+    await saveRecipe(db, recipe);
+    expect(await listRecipes(db)).toEqual([recipe]);
+    await throwAway(db, recipe.id, 2000);
+    expect(await listRecipes(db)).toEqual([]);
+    expect(await listThrownAway(db)).toHaveLength(1);
+    await restoreRecipe(db, recipe.id);
+    expect(await getRecipe(db, recipe.id)).toEqual(recipe);
+    await throwAway(db, recipe.id, 3000);
+    await emptyBin(db);
+    expect(await getRecipe(db, recipe.id)).toBeUndefined();
+  });
+  test('the last touched first', async () => {
+    const db = fresh();
+    await saveRecipe(db, newRecipe('Old', 1));
+    await saveRecipe(db, newRecipe('New', 2));
+    expect((await listRecipes(db)).map((r) => r.text)).toEqual(['New', 'Old']);
+  });
+});
+
+describe('migrations', () => {
+  test('version 1 becomes version 2: nothing is lost, nothing is thrown away', async () => {
+    const old = new Dexie('migrating');
+    old.version(1).stores({ recipes: 'id, updatedAt', diners: 'id, order', settings: 'key' });
+    await old.open();
+    await old
+      .table('recipes')
+      .add({ id: 'a', text: 'Pot', role: null, servings: null, corrections: {}, createdAt: 1, updatedAt: 1 });
+    await old.table('settings').add({ key: 'theme', value: 'night' });
+    old.close();
+    const db = new DulvetDatabase('migrating');
+    expect(await listRecipes(db)).toMatchObject([{ id: 'a', text: 'Pot', deletedAt: null }]);
+    expect((await readSettings(db)).theme).toBe('night');
+  });
+});
+
+describe('settings and diners', () => {
+  test('defaults hold until something is set', async () => {
+    const db = fresh();
+    expect(await readSettings(db)).toEqual(DEFAULT_SETTINGS);
+    await setSetting(db, 'measures', { cup: 'metric', tablespoon: 'us' });
+    expect((await readSettings(db)).measures.cup).toBe('metric');
+  });
+  test('diners in their order', async () => {
+    const db = fresh();
+    await saveDiner(db, { id: 'b', name: 'B', protocol: 'everyday', allergens: [], order: 1 });
+    await saveDiner(db, { id: 'a', name: 'A', protocol: 'everyday', allergens: ['soy'], order: 0 });
+    expect((await listDiners(db)).map((d) => d.name)).toEqual(['A', 'B']);
+    await removeDiner(db, 'a');
+    expect(await listDiners(db)).toHaveLength(1);
+  });
+});
+
+describe('the demo kitchen', () => {
+  test('fills an empty database once', async () => {
+    const db = fresh();
+    const first = await seedDemo(db, 5_000_000);
+    expect(first).not.toBeNull();
+    expect((await listRecipes(db)).length).toBeGreaterThanOrEqual(6);
+    expect(new Set((await listDiners(db)).map((d) => d.protocol)).size).toBe(3);
+    expect((await listDiners(db)).some((d) => d.allergens.length > 0)).toBe(true);
+    expect(await seedDemo(db, 6_000_000)).toBeNull();
+  });
+  test('leaves a kitchen with recipes alone', async () => {
+    const db = fresh();
+    await saveRecipe(db, newRecipe('Mine', 1));
+    expect(await seedDemo(db, 2)).toBeNull();
+    expect(await listRecipes(db)).toHaveLength(1);
+  });
+});
+
+describe('everything in one file', () => {
+  test('goes out and comes back the same', async () => {
+    const db = fresh();
+    await seedDemo(db, 5_000_000);
+    await saveRecipe(
+      db,
+      newRecipe('Mine\n1 cup chickpeas', 7, {
+        servings: 3,
+        role: 'side',
+        corrections: { '1 cup chickpeas': { foodId: 'chickpeas-cooked', grams: 170 } },
+      }),
+    );
+    await setSetting(db, 'measures', { cup: 'metric', tablespoon: 'australian' });
+    const out = await exportArchive(db);
+    const reading = readArchive(JSON.stringify(out));
+    if (!reading.ok) throw new Error(reading.message);
+    const other = fresh();
+    await importArchive(other, reading.archive);
+    expect(await exportArchive(other)).toEqual(out);
+  });
+
+  const good = {
+    schema: 'dulvet.archive/1',
+    recipes: [],
+    diners: [],
+    settings: { measures: { cup: 'us', tablespoon: 'us' }, theme: 'day' },
+  };
+  const recipe = {
+    id: 'a',
+    text: 'Pot',
+    role: null,
+    servings: null,
+    corrections: {},
+    createdAt: 1,
+    updatedAt: 1,
+    deletedAt: null,
+  };
+  test.each<[string, string, RegExp]>([
+    ['no JSON', '{"schema": ', /not a JSON file/],
+    ['another file', '{"hello": 1}', /schema/],
+    ['a later version', JSON.stringify({ ...good, schema: 'dulvet.archive/9' }), /dulvet\.archive\/9/],
+    [
+      'a recipe without text',
+      JSON.stringify({ ...good, recipes: [{ ...recipe, text: 7 }] }),
+      /recipes \[1\] text/,
+    ],
+    [
+      'servings of nothing',
+      JSON.stringify({ ...good, recipes: [recipe, { ...recipe, id: 'b', servings: 0 }] }),
+      /recipes \[2\] servings/,
+    ],
+    [
+      'a field nobody knows',
+      JSON.stringify({ ...good, recipes: [{ ...recipe, colour: 'red' }] }),
+      /recipes \[1\]/,
+    ],
+    ['the same id twice', JSON.stringify({ ...good, recipes: [recipe, recipe] }), /twice/],
+  ])('refuses %s, says where and why', (_, text, where) => {
+    const reading = readArchive(text);
+    expect(reading.ok).toBe(false);
+    if (reading.ok) return;
+    expect(reading.message).toMatch(where);
+    expect(reading.message).toContain('Nothing was changed');
+  });
+
+  test('an import that fails half-way changes nothing', async () => {
+    const db = fresh();
+    await saveRecipe(db, newRecipe('Mine', 1, { id: 'mine' }));
+    const bad = {
+      ...good,
+      recipes: [{ ...recipe }],
+      diners: [
+        { id: undefined as unknown as string, name: 'X', protocol: 'everyday', allergens: [], order: 0 },
+      ],
+    };
+    await expect(importArchive(db, bad as never)).rejects.toThrow();
+    expect((await listRecipes(db)).map((r) => r.text)).toEqual(['Mine']);
+  });
+});
