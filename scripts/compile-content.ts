@@ -10,6 +10,7 @@ import path from 'node:path';
 import Papa from 'papaparse';
 import YAML from 'yaml';
 import { z } from 'zod';
+import { AuditSchema } from '../src/core/audit/schema';
 import { FoodRow, KindRow, Units, Vague, Words } from '../src/core/food/schema';
 import { ProtocolFile } from '../src/core/protocol/schema';
 import { MethodFile, PreparationFile, SwapFile } from '../src/core/swap/schema';
@@ -198,4 +199,8 @@ write('preparations', yaml('preparations.yaml', PreparationFile));
 write('method', yaml('method.yaml', MethodFile));
 write('swaps', swaps(new Set(table.foods.map((f) => f.id))));
 write('demo', demo());
+writeFileSync(
+  path.resolve(root, '../public/schema/audit-1.json'),
+  `${JSON.stringify(z.toJSONSchema(AuditSchema), null, 2)}\n`,
+);
 process.stderr.write(`content: ${table.foods.length} foods compiled\n`);

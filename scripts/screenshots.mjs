@@ -41,6 +41,9 @@ try {
   await wide.getByRole('row').nth(3).waitFor();
   await wide.waitForTimeout(600);
   await shot(wide, 'shelf');
+  await wide.getByRole('link', { name: 'Weirside barley and mushroom pot' }).click();
+  await wide.getByRole('heading', { name: 'Weirside barley and mushroom pot' }).waitFor();
+  await shot(wide, 'bench-depends');
   const night = await page(WIDE, 'dark');
   await night.getByRole('button', { name: /Ida/ }).click();
   await shot(night, 'bench-night');

@@ -1,4 +1,7 @@
+import { readFileSync } from 'node:fs';
+import path from 'node:path';
 import fc from 'fast-check';
+import { z } from 'zod';
 import { AT } from '@/core/food/nutrients';
 import { US_MEASURES } from '@/core/measure/units';
 import { PROTOCOLS, protocolById, roleFromTitle, shareOf, type Protocol } from '@/core/protocol';
@@ -256,6 +259,12 @@ describe('the contract', () => {
     const parsed = AuditSchema.parse(JSON.parse(JSON.stringify(result.audit)));
     expect(parsed).toEqual(result.audit);
     expect(parsed.recipes[0]?.source).toBe('pot.md');
+  });
+  test('the published JSON Schema is the one of the code', () => {
+    const published = JSON.parse(
+      readFileSync(path.resolve(__dirname, '../../../public/schema/audit-1.json'), 'utf8'),
+    );
+    expect(published).toEqual(JSON.parse(JSON.stringify(z.toJSONSchema(AuditSchema))));
   });
   test('servings and role can be overruled', () => {
     const result = auditText('Pot\nServes 4\n\n1 tsp salt', strict, { servings: 2, role: 'snack' });
