@@ -49,7 +49,7 @@ async function main() {
     .add('find a food, remembered', () => findFood('large ripe tomatoes'))
     .add('audit 25 lines from text, none remembered', () => auditText(freshRecipe(), protocol))
     .add('re-audit 25 lines, one changed', () =>
-      auditRecipe(readRecipe(parseRecipe(changedLine()), settings), protocol),
+      auditRecipe(readRecipe(parseRecipe(changedLine()), settings), protocol, { per100g: false }),
     );
   await bench.run();
   const row = (name: string) => bench.tasks.find((t) => t.name.startsWith(name));

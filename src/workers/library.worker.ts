@@ -45,7 +45,7 @@ const doorway = {
       const audits = protocols.flatMap((id) => {
         const protocol = protocolById(id);
         return protocol
-          ? [[id, auditRecipe(read, protocol, { role: recipe.role ?? undefined })] as const]
+          ? [[id, auditRecipe(read, protocol, { role: recipe.role ?? undefined, per100g: false })] as const]
           : [];
       });
       const first = audits[0]?.[1];

@@ -25,7 +25,7 @@ function amountOf(line: ReadLine): AuditLine['amount'] {
   return { low, best, high, unit: measure.unit?.id ?? null };
 }
 
-function auditLine(line: ReadLine, findings: Finding[], energy: Range | null): AuditLine {
+function auditLine(line: ReadLine, findings: readonly Finding[], energy: Range | null): AuditLine {
   const first = line.foods[0];
   return {
     text: line.line.text,
@@ -47,12 +47,18 @@ function auditLine(line: ReadLine, findings: Finding[], energy: Range | null): A
     readings: [...line.foods, ...line.alternatives].flatMap((f) => f.readings),
     foodSource: first?.food?.source ?? null,
     contribution: contribution(line.corners, energy),
-    findings,
+    findings: [...findings],
   };
 }
 
+const NO_FIGURES = Object.fromEntries(
+  Object.keys(totals([])).map((name) => [name, null]),
+) as RecipeAudit['per100g'];
+
 export interface AuditOptions {
   readonly source?: string;
+  /** False leaves the figures per 100 g out (null): a view that does not show them need not wait for them. */
+  readonly per100g?: boolean;
   readonly role?: RoleId | undefined;
 }
 
@@ -96,7 +102,7 @@ export function auditRecipe(read: ReadRecipe, protocol: Protocol, options: Audit
     })),
     total,
     perServing: perServing(total, servings),
-    per100g: per100g(corners, total),
+    per100g: options.per100g === false ? NO_FIGURES : per100g(corners, total),
     limits,
     allergens: [...allergens].sort(),
     verdict:

@@ -78,11 +78,28 @@ const LINE_FIGURES = [
   'sodiumMg',
 ] as const satisfies readonly Field[];
 
+const fixedParts = new WeakMap<Corners, Omit<Contribution, 'fatSharePoints'>>();
+
+/** Figures of a line that do not depend on the others; remembered, since most lines stay as they were. */
+function fixedPart(line: Corners): Omit<Contribution, 'fatSharePoints'> {
+  const before = fixedParts.get(line);
+  if (before) return before;
+  const out = {} as Mutable<Contribution>;
+  for (const name of LINE_FIGURES) out[name] = known(sumBounds([line], AT[name]));
+  fixedParts.set(line, out);
+  return out;
+}
+
+const NOTHING_KNOWN = Object.fromEntries(LINE_FIGURES.map((name) => [name, null])) as Omit<
+  Contribution,
+  'fatSharePoints'
+>;
+
 /** What one line brings to the whole dish. */
 export function contribution(line: Corners | null, energyOfAll: Range | null): Contribution {
-  const out = {} as Mutable<Contribution>;
-  for (const name of LINE_FIGURES) out[name] = line ? known(sumBounds([line], AT[name])) : null;
-  out.fatSharePoints =
-    line && energyOfAll ? shareBounds(line, energyOfAll, AT.fatKcal, AT.energyKcal, 100) : null;
-  return out;
+  return {
+    ...(line ? fixedPart(line) : NOTHING_KNOWN),
+    fatSharePoints:
+      line && energyOfAll ? shareBounds(line, energyOfAll, AT.fatKcal, AT.energyKcal, 100) : null,
+  };
 }

@@ -53,8 +53,30 @@ function banMessage(limit: Limit, line: ReadLine, value: Range): string {
   }
 }
 
-/** Findings of one line under a protocol; `servings` divides what the whole dish holds. */
-export function findingsOf(line: ReadLine, protocol: Protocol, role: RoleId, servings: Range): Finding[] {
+const remembered = new WeakMap<readonly unknown[], Map<string, readonly Finding[]>>();
+
+/**
+ * Findings of one line under a protocol; `servings` divides what the whole dish holds. Remembered by the
+ * foods read, which stay the same value while the line's words do.
+ */
+export function findingsOf(
+  line: ReadLine,
+  protocol: Protocol,
+  role: RoleId,
+  servings: Range,
+): readonly Finding[] {
+  if (line.origin === 'method') return judgeLine(line, protocol, role, servings);
+  const key = `${protocol.id}|${role}|${servings.low}|${servings.high}`;
+  let known = remembered.get(line.foods);
+  if (!known) remembered.set(line.foods, (known = new Map()));
+  const before = known.get(key);
+  if (before) return before;
+  const found = judgeLine(line, protocol, role, servings);
+  known.set(key, found);
+  return found;
+}
+
+function judgeLine(line: ReadLine, protocol: Protocol, role: RoleId, servings: Range): Finding[] {
   const out: Finding[] = [];
   const place = line.origin === 'method' ? line.span : null;
   const at = place ? ([place[0], place[1]] as [number, number]) : null;
@@ -120,8 +142,9 @@ export function findingsOf(line: ReadLine, protocol: Protocol, role: RoleId, ser
         else if (high > bound * 0.5)
           out.push({
             rule: limit.id,
-            level: 'near',
-            message: `much of the limit: up to ${few(high)} of ${few(bound)} ${limit.unit}`,
+            // alone it may already be too much, or it may be little: that is open, not near
+            level: high > bound ? 'watch' : 'near',
+            message: `${high > bound ? 'perhaps alone too much' : 'much of the limit'}: up to ${few(high)} of ${few(bound)} ${limit.unit}`,
             span: at,
           });
       }

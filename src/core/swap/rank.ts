@@ -65,6 +65,7 @@ export function rankSwaps(
     const after = auditRecipe(readRecipe(parseRecipe(swapped.text), settings), protocol, {
       source: before.source,
       role: options.role ?? before.role,
+      per100g: false,
     });
     const brings = after.allergens.filter((a) => !before.allergens.includes(a));
     const takes = before.allergens.filter((a) => !after.allergens.includes(a));

@@ -20,7 +20,7 @@ interface LedgerProps {
 
 function Figure({ cell, className = '' }: { cell: Cell; className?: string }) {
   return (
-    <td className={`num px-2 py-1.5 text-right ${className}`} title={cell.title}>
+    <td className={`num px-1.5 py-1.5 text-right whitespace-nowrap sm:px-2 ${className}`} title={cell.title}>
       <span className="flex items-center justify-end gap-1.5">
         <span className={cell.text === '·' ? 'text-mute' : ''}>{cell.text}</span>
         <span aria-hidden className="hidden h-[7px] w-[46px] overflow-hidden rounded-[2px] bg-wash lg:block">

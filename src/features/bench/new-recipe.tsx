@@ -44,6 +44,7 @@ export function NewRecipe({
           if (e.key === 'Enter' && (e.ctrlKey || e.metaKey)) take();
         }}
         rows={14}
+        autoFocus
         spellCheck={false}
         aria-invalid={refusal !== null}
         aria-describedby={refusal ? 'new-recipe-refusal' : undefined}

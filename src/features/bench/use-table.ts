@@ -38,7 +38,8 @@ export function judgeTable(
   return diners.flatMap((diner) => {
     const protocol = protocolById(diner.protocol);
     if (!protocol) return [];
-    const audit = audits.get(protocol.id) ?? auditRecipe(read, protocol, { role: role ?? undefined });
+    const audit =
+      audits.get(protocol.id) ?? auditRecipe(read, protocol, { role: role ?? undefined, per100g: false });
     audits.set(protocol.id, audit);
     return [
       {
