@@ -13,7 +13,9 @@ import { z } from 'zod';
 import { AuditSchema } from '../src/core/audit/schema';
 import { FoodRow, KindRow, Units, Vague, Words } from '../src/core/food/schema';
 import { ProtocolFile } from '../src/core/protocol/schema';
-import { MethodFile, PreparationFile, SwapFile } from '../src/core/swap/schema';
+import { PreparationFile } from '../src/core/prepare/schema';
+import { MethodFile } from '../src/core/read/schema';
+import { SwapFile } from '../src/core/swap/schema';
 
 const root = path.resolve(__dirname, '../content');
 const out = path.join(root, 'compiled');

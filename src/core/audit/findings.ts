@@ -53,7 +53,7 @@ function banMessage(limit: Limit, line: ReadLine, value: Range): string {
   }
 }
 
-const remembered = new WeakMap<readonly unknown[], Map<string, readonly Finding[]>>();
+const remembered = new WeakMap<readonly unknown[], WeakMap<Protocol, Map<string, readonly Finding[]>>>();
 
 /**
  * Findings of one line under a protocol; `servings` divides what the whole dish holds. Remembered by the
@@ -66,9 +66,11 @@ export function findingsOf(
   servings: Range,
 ): readonly Finding[] {
   if (line.origin === 'method') return judgeLine(line, protocol, role, servings);
-  const key = `${protocol.id}|${role}|${servings.low}|${servings.high}`;
-  let known = remembered.get(line.foods);
-  if (!known) remembered.set(line.foods, (known = new Map()));
+  const key = `${role}|${servings.low}|${servings.high}`;
+  let byProtocol = remembered.get(line.foods);
+  if (!byProtocol) remembered.set(line.foods, (byProtocol = new WeakMap()));
+  let known = byProtocol.get(protocol);
+  if (!known) byProtocol.set(protocol, (known = new Map()));
   const before = known.get(key);
   if (before) return before;
   const found = judgeLine(line, protocol, role, servings);

@@ -1,6 +1,6 @@
 import raw from '@content/compiled/preparations.json';
 import type { Food } from '@/core/food/table';
-import type { PreparationFile } from '@/core/swap/schema';
+import type { PreparationFile } from './schema';
 
 type Three = readonly [number, number, number];
 

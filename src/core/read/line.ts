@@ -5,7 +5,7 @@ import { unsaid, weigh, type Weighed } from '@/core/food/weigh';
 import { preparationEffect } from '@/core/prepare/rules';
 import { exact, hull, type Range } from '@/core/range/range';
 import { readLineWords, type FoodWords, type LineWords } from '@/core/recipe/line';
-import type { SourceLine } from '@/core/recipe/parse';
+import type { SourceLine } from '@/core/recipe/source';
 import { cornersOfLine, together, type Option } from './corners';
 import type { ReadFood, ReadLine, ReadSettings } from './types';
 

@@ -1,6 +1,6 @@
 import { VAGUE } from '@/core/measure/units';
 import { exact, range, type Range } from '@/core/range/range';
-import type { Recipe } from '@/core/recipe/parse';
+import type { Recipe } from '@/core/recipe/source';
 import { cornersOfLine } from './corners';
 import { readLine } from './line';
 import { readMethod, type Mention } from './method';

@@ -3,7 +3,7 @@ import type { Candidate } from '@/core/food/find';
 import type { Food } from '@/core/food/table';
 import type { Range } from '@/core/range/range';
 import type { Corners } from '@/core/range/bounds';
-import type { Recipe, SourceLine } from '@/core/recipe/parse';
+import type { Recipe, SourceLine } from '@/core/recipe/source';
 import type { LineWords } from '@/core/recipe/line';
 
 /** What a cook has corrected on a line; it belongs to the line's words and goes when they change. */

@@ -1,36 +1,23 @@
-import { readQuantity } from '@/core/measure/quantity';
-import { readModifier, readSize, readUnit, VAGUE, type Unit } from '@/core/measure/units';
+import { VAGUE } from '@/core/measure/units';
 import rawWords from '@content/compiled/words.json';
 import { clean, markerLength } from './clean';
-
-type Three = readonly [number, number, number];
-
-/** One measure of a line: "2 heaping tbsp", "2 (14.5-oz) cans", "3 large". */
-export interface Measure {
-  readonly quantity: Three;
-  readonly unit: Unit | null;
-  /** What "heaping", "about" and the like make of the quantity. */
-  readonly factor: Three;
-  /** Size word of a piece: small, medium, large, extraLarge. */
-  readonly size: string | null;
-  /** What one package, or each piece, is said to hold. */
-  readonly each: { readonly quantity: Three; readonly unit: Unit; readonly drained: boolean } | null;
-  /** Why the readings are what they are. */
-  readonly readings: readonly string[];
-  /** False where only an article stands: "a", "an". */
-  readonly stated: boolean;
-}
+import {
+  bracketEquivalent,
+  mul,
+  Reader,
+  readMeasure,
+  readMeasures,
+  trailingMeasure,
+  type Measures,
+  type Three,
+} from './measures';
 
 /** One food of a line and what may stand for it. */
-export interface FoodWords {
+export interface FoodWords extends Measures {
   /** Words that name the food, without amount and preparation. */
   readonly food: string;
   /** Notes beside it that may say which: "(no salt added)", "drained and rinsed". */
   readonly notes: string;
-  /** Measures that add up; empty where no amount is said. */
-  readonly measures: readonly Measure[];
-  /** The same amount said another way: "(240 ml)", "/ 7 oz". */
-  readonly equivalent: Measure | null;
 }
 
 /** A line of ingredients, read as words; no food is looked up yet. */
@@ -49,9 +36,7 @@ export interface LineWords {
   readonly cleaned: string;
 }
 
-const ONE: Three = [1, 1, 1];
 const ABOUT = VAGUE.modifiers.about as { factor: Three; why: string };
-const mul = (a: Three, b: Three): Three => [a[0] * b[0], a[1] * b[1], a[2] * b[2]];
 
 const PREPARATION = new Set((rawWords as { preparation: string[] }).preparation);
 const PREP_WORDS = new RegExp(
@@ -65,280 +50,6 @@ const PLUS_MORE =
 const PURPOSE =
   /(?:,|\(|\s)\s*((?:for|to) (?:deep[- ]?frying|frying|shallow frying|fry|saut[eé]ing|cooking|cook|the pan|the skillet|browning|greasing|grease|oiling|brushing|brush|lining|spraying|the tin|the tray|drizzling|drizzle|finishing|finish|serving|serve|garnish(?:ing)?|sprinkling|sprinkle|dusting|topping|top|decorating|decorate|the (?:pasta |cooking )?water|pasta water|boiling|the pot|blanching|rolling|kneading))\b/;
 const NOISE = /^\s*(?:of|the|x|-|,|\.|:|about)\s+/;
-const COUNT_X = /\s*x\s*(?=[\d(])|\s*x\s+(?=[a-z])/y;
-
-class Reader {
-  at = 0;
-  constructor(
-    readonly text: string,
-    readonly written: string,
-  ) {}
-  space() {
-    while (this.text[this.at] === ' ') this.at += 1;
-  }
-  skip(pattern: RegExp): boolean {
-    pattern.lastIndex = this.at;
-    if (!pattern.test(this.text)) return false;
-    this.at = pattern.lastIndex;
-    return true;
-  }
-}
-
-const DASH_OR_SPACE = /[ -]*/y;
-const OF = /[ ]*(?:of\b)?[ ]*(?:the |a |an )?(?=\S)/y;
-
-/** "14.5-oz", "400 g", "(about 400 g each)": a mass or volume in or out of brackets. */
-function readSizeOfOne(r: Reader): Measure['each'] {
-  const start = r.at;
-  r.space();
-  const bracket = r.text[r.at] === '(';
-  if (bracket) r.at += 1;
-  r.space();
-  r.skip(/(?:about|approx\.?|around|roughly|ca\.?|~|each|net|a)\s*/y);
-  const q = readQuantity(r.text, r.at);
-  if (q && !q.article) {
-    r.at = q.end;
-    r.skip(DASH_OR_SPACE);
-    const u = readUnit(r.text, r.written, r.at);
-    if (u && (u.unit.kind === 'mass' || u.unit.kind === 'volume')) {
-      r.at = u.end;
-      let rest = '';
-      if (bracket) {
-        const close = r.text.indexOf(')', r.at);
-        rest = r.text.slice(r.at, close < 0 ? undefined : close);
-        r.at = close < 0 ? r.text.length : close + 1;
-      } else r.skip(/\s*-\s*|\s+each\b/y);
-      return { quantity: [q.low, q.best, q.high], unit: u.unit, drained: /\bdrained\b/.test(rest) };
-    }
-  }
-  r.at = start;
-  return null;
-}
-
-/** Reads one measure at the reader's place; null and unmoved where none stands. */
-function readMeasure(r: Reader): Measure | null {
-  const start = r.at;
-  let factor: Three = ONE;
-  const readings: string[] = [];
-  const modifiers = () => {
-    for (;;) {
-      r.space();
-      const m = readModifier(r.text, r.at);
-      if (!m) return;
-      // "good tomatoes", "small onions": without a measure after it, the word is about the food
-      const after = new Reader(r.text, r.written);
-      after.at = m.end;
-      after.space();
-      const sizeAlone = m.factor.id === 'small' || m.factor.id === 'generous';
-      if (sizeAlone && !readUnit(r.text, r.written, after.at) && !readModifier(r.text, after.at)) return;
-      if ((sizeAlone || m.factor.id === 'packed') && readUnit(r.text, r.written, after.at)?.unit.package)
-        return;
-      factor = mul(factor, m.factor.factor);
-      if (m.factor.id !== 'level') readings.push(`"${r.text.slice(r.at, m.end)}": ${m.factor.why}`);
-      r.at = m.end;
-      r.skip(/\s*of\b/y);
-    }
-  };
-  modifiers();
-  let q = readQuantity(r.text, r.at);
-  if (!q) {
-    // "pinch of salt", "handful of parsley", "heaped tbsp": one of it
-    const bare = readUnit(r.text, r.written, r.at);
-    if (
-      bare &&
-      bare.unit.id !== 'piece' &&
-      bare.unit.id !== 'half' &&
-      (factor !== ONE ||
-        bare.unit.kind === 'vague' ||
-        (bare.unit.kind === 'count' && /^\s*(?:of\b|$)/.test(r.text.slice(bare.end))))
-    )
-      q = { low: 1, best: 1, high: 1, end: r.at, article: true };
-    else {
-      r.at = start;
-      return null;
-    }
-  }
-  const article = q.article;
-  let quantity: Three = [q.low, q.best, q.high];
-  if (!article && q.low !== q.high) readings.push(`"${r.text.slice(start, q.end).trim()}" as a range`);
-  r.at = q.end;
-  if (!r.skip(/\s*x(?=\s*[\d(])\s*|\s+x\s+(?=[a-z(])/y)) r.skip(COUNT_X);
-  // "1 x 2.5cm piece": so many of that length
-  if (/x\s*$/.test(r.text.slice(q.end, r.at))) {
-    const length = readQuantity(r.text, r.at);
-    const unit =
-      length && !length.article
-        ? readUnit(r.text, r.written, length.end + (/^[ -]*/.exec(r.text.slice(length.end))?.[0].length ?? 0))
-        : null;
-    if (length && unit && (unit.unit.id === 'cm' || unit.unit.id === 'inch')) {
-      quantity = mul(quantity, [length.low, length.best, length.high]);
-      r.at = length.end;
-    }
-  }
-  // "1 (1-inch) piece ginger"
-  const piece =
-    /^\s*\(?\s*(\d[\d ./]*)\s*-?\s*(inch|in\.?|cm)\s*\)?\s*-?\s*(?=(?:piece|knob|chunk|length|nub))/.exec(
-      r.text.slice(r.at),
-    );
-  if (piece?.[1]) {
-    const length = readQuantity(piece[1], 0);
-    if (length) {
-      quantity = mul(quantity, [length.low, length.best, length.high]);
-      r.at += piece[0].length;
-      r.skip(/(?:pieces?|knobs?|chunks?|lengths?|nubs?)\b/y);
-      r.skip(OF);
-      const unit = readUnit(piece[2] === 'cm' ? 'cm' : 'inch', 'inch', 0)?.unit ?? null;
-      return { quantity, unit, factor, size: null, each: null, readings, stated: true };
-    }
-  }
-  let each: Measure['each'] = null;
-  // "2 (14.5-oz) cans", "2 400g tins", "1 14-oz can"
-  const beforeEach = r.at;
-  each = readSizeOfOne(r);
-  if (each) {
-    r.space();
-    r.skip(/\s*-?\s*(?:sized?|net)?\s*/y);
-    const container = readUnit(r.text, r.written, r.at);
-    if (!container || container.unit.kind !== 'count') {
-      // "(400 g)" without a container: not this measure's business, unless it was "2 x 400 g"
-      if (!/x\s*$/.test(r.text.slice(0, beforeEach))) {
-        each = null;
-        r.at = beforeEach;
-      }
-    }
-  }
-  modifiers();
-  let size: string | null = null;
-  for (;;) {
-    r.space();
-    const s = readSize(r.text, r.at);
-    if (!s) break;
-    size = s.factor.id;
-    r.at = s.end;
-    r.skip(/[ ]*(?:-sized|-size|sized)?(?:[ ]*[-,][ ]*(?=[a-z]))?/y);
-    r.skip(/\s*to\s+(?=medium|large)/y);
-  }
-  r.space();
-  r.skip(/-(?=[a-z])/y);
-  let unit = readUnit(r.text, r.written, r.at);
-  // "1 large egg": no unit; "2 medium" of piece: skip the word
-  if (unit && unit.unit.id === 'half') unit = null;
-  if (unit && unit.unit.kind === 'count' && !unit.unit.package && unit.unit.id !== 'piece') {
-    // "4 cloves" alone is the spice, "3 leaves" needs its food behind it
-    if (/^\s*(?:,|\(|$)/.test(r.text.slice(unit.end)) && unit.unit.id === 'clove') unit = null;
-  }
-  if (unit?.unit.id === 'head' && /^\s*(?:,|$)/.test(r.text.slice(unit.end))) unit = null;
-  if (unit && unit.unit.id === 'can' && article && q.end === r.at) unit = null;
-  if (unit) {
-    r.at = unit.end;
-    // "400 g tin", "14 oz can": one package of that
-    if (unit.unit.kind === 'mass' || unit.unit.kind === 'volume') {
-      const mark = r.at;
-      r.skip(/[ ]*-?[ ]*/y);
-      const container = readUnit(r.text, r.written, r.at);
-      if (container?.unit.package && !/^[ ]*(?:of )?(?:pot|tub)\b/.test(r.text.slice(r.at))) {
-        each = { quantity, unit: unit.unit, drained: false };
-        quantity = ONE;
-        unit = container;
-        r.at = container.end;
-      } else r.at = mark;
-    }
-    // "2 cans (15 oz each)", "1 jar (24 oz)"
-    if (unit.unit.package && !each) {
-      const mark = r.at;
-      const bracketed = /^\s*\(/.test(r.text.slice(r.at)) ? readSizeOfOne(r) : null;
-      if (bracketed) each = bracketed;
-      else r.at = mark;
-    }
-    // "1-inch piece", "2 cm knob"
-    if (unit.unit.id === 'inch' || unit.unit.id === 'cm')
-      r.skip(/[ -]*(?:long )?(?:pieces?|knobs?|chunks?|lengths?|nubs?|thumbs?)?/y);
-  } else if (article && !size) {
-    // "a ripe tomato" is one, "a good olive oil" is none said
-    const reads = each !== null;
-    if (!reads && factor !== ONE) r.at = q.end;
-  }
-  r.skip(OF);
-  if (
-    unit &&
-    unit.unit.kind === 'count' &&
-    unit.unit.id === 'piece' &&
-    size === null &&
-    /medium/.test(r.text.slice(start, r.at))
-  )
-    size = 'medium';
-  return { quantity, unit: unit?.unit ?? null, factor, size, each, readings, stated: !article };
-}
-
-const PLUS = /\s*(?:\+|plus|and|&)\s*(?=(?:an? |about |scant |heap|\d|one |two |three |half ))/y;
-const SLASH = /\s*(?:\/|\bor\b|\|)\s*(?=(?:about )?\d)/y;
-
-/** Measures from the start of a text: those that add up, and one that says the same again. */
-function readMeasures(r: Reader): Pick<FoodWords, 'measures' | 'equivalent'> {
-  const measures: Measure[] = [];
-  let equivalent: Measure | null = null;
-  const one = readMeasure(r);
-  if (!one) return { measures, equivalent };
-  measures.push(one);
-  for (;;) {
-    const mark = r.at;
-    if (r.skip(PLUS)) {
-      const next = readMeasure(r);
-      // "1 onion and 2 carrots" is not a sum of one food: only measured units add up
-      if (next?.unit && next.unit.kind !== 'count' && one.unit) {
-        measures.push(next);
-        continue;
-      }
-    }
-    r.at = mark;
-    if (!equivalent && r.skip(SLASH)) {
-      const next = readMeasure(r);
-      if (next?.unit && (next.unit.kind === 'mass' || next.unit.kind === 'volume') && one.unit) {
-        equivalent = next;
-        continue;
-      }
-    }
-    r.at = mark;
-    if (/^\s*\(/.test(r.text.slice(r.at)) && !equivalent) {
-      const found = bracketEquivalent(r.text.slice(r.at), r.written.slice(r.at));
-      if (found) {
-        equivalent = found.measure;
-        r.at += found.length;
-        r.skip(OF);
-        continue;
-      }
-    }
-    break;
-  }
-  return { measures, equivalent };
-}
-
-/** "(240 ml)", "(about 150 g)", "(2 oz / 60 g)": the first measure in a bracket that opens the text. */
-function bracketEquivalent(text: string, written: string): { measure: Measure; length: number } | null {
-  const close = text.indexOf(')');
-  if (close < 0) return null;
-  const open = text.indexOf('(') + 1;
-  const inside = new Reader(text.slice(open, close), written.slice(open, close));
-  inside.skip(/\s*(?:total|or|from|i\.e\.|=|weighing|drained weight:?|drained|net weight:?)\s*/y);
-  const measure = readMeasure(inside);
-  if (!measure?.unit || (measure.unit.kind !== 'mass' && measure.unit.kind !== 'volume')) return null;
-  const rest = inside.text.slice(inside.at);
-  const drained = /\bdrained\b/.test(inside.text);
-  if (/\beach\b|\bapiece\b/.test(rest))
-    return {
-      measure: {
-        ...measure,
-        quantity: ONE,
-        unit: null,
-        factor: ONE,
-        each: { quantity: mul(measure.quantity, measure.factor), unit: measure.unit, drained },
-      },
-      length: close + 1,
-    };
-  // "(1 tbsp for the pan)" says a part, not the whole
-  if (/\bfor\b|\bdivided\b|\breserved?\b/.test(rest)) return null;
-  return { measure, length: close + 1 };
-}
 
 const JUICE =
   /\b(?:the )?(?:(?:finely )?(?:grated )?(zest|rind|peel) and juice|juice and (?:(?:finely )?(?:grated )?)(zest|rind|peel)|(?:freshly )?(?:squeezed )?juice|(?:finely |freshly )?(?:grated )?(zest|rind|peel))\s+(?:of|from)\s+/;
@@ -527,17 +238,6 @@ export function readLineWords(line: string): LineWords {
     purpose,
     cleaned,
   };
-}
-
-function trailingMeasure(text: string): { measures: Measure[]; before: string; source: string } | null {
-  const m =
-    /^(.*?[a-z)])\s*(?:[-:x,]\s*)?\s(?:x\s*)?((?:about\s+)?\d[\d\s./-]*\s*[a-z. ]*)$/.exec(text.trim()) ??
-    /^()((?:about\s+)?\d[\d\s./-]*\s*[a-z. ]*)$/.exec(text.trim());
-  if (!m?.[2]) return null;
-  const r = new Reader(m[2], m[2]);
-  const measured = readMeasures(r);
-  if (!measured.measures.length || r.text.slice(r.at).trim()) return null;
-  return { measures: [...measured.measures], before: m[1] ?? '', source: text };
 }
 
 const OR = /\s+(?:and\/or|or(?: else)?(?: use)?(?: substitute)?|\/)\s+|\s*\/\s*(?=[a-z])/;

@@ -1,54 +1,5 @@
 import { z } from 'zod';
 
-const three = z.tuple([z.number(), z.number(), z.number()]);
-
-/** What a preparation does to a food: factors on its components, per gram that goes in. */
-export const PreparationFile = z
-  .object({
-    rules: z.array(
-      z
-        .object({
-          id: z.string(),
-          kinds: z.array(z.string()).optional(),
-          foods: z.array(z.string()).optional(),
-          when: z.array(z.string()),
-          says: z.string(),
-          source: z.string(),
-          /** Factor on sodium: low, best, high. */
-          sodium: three.optional(),
-          /** Factor on weight of what the package holds: low, best, high. */
-          package: three.optional(),
-        })
-        .strict(),
-    ),
-  })
-  .strict();
-export type PreparationFile = z.infer<typeof PreparationFile>;
-
-/** What a method's words can add that no ingredient line names. */
-export const MethodFile = z
-  .object({
-    negations: z.array(z.string()),
-    more: z.array(z.string()),
-    traps: z.array(
-      z
-        .object({
-          id: z.string(),
-          pattern: z.string(),
-          food: z.string(),
-          grams: three,
-          perServing: z.boolean().optional(),
-          even: z.boolean().optional(),
-          why: z.string(),
-        })
-        .strict(),
-    ),
-    amounts: z.record(z.string(), z.object({ grams: three, why: z.string() })),
-    kinds: z.array(z.string()),
-  })
-  .strict();
-export type MethodFile = z.infer<typeof MethodFile>;
-
 export const SwapRow = z
   .object({
     id: z.string(),

@@ -18,8 +18,10 @@ import { useSettings } from '../settings/use-settings';
 import { TableDialog } from '../table/table-dialog';
 import { Ledger } from './ledger';
 import { gaugesOf, ledgerOf } from './model';
+import { Method } from './method';
 import { NewRecipe } from './new-recipe';
-import { DishPanel, LinePanel } from './panel';
+import { DishPanel } from './dish-panel';
+import { LinePanel } from './panel';
 import { Rail } from './rail';
 import { Diners, Top } from './top';
 import { useDocument } from './use-document';
@@ -335,55 +337,4 @@ function OpenRecipe({ id }: { id: string | null }) {
       />
     </div>
   );
-}
-
-/** The method as written, the words that bring something marked. */
-function Method({
-  audit,
-}: {
-  audit: {
-    steps: readonly {
-      text: string;
-      findings: readonly { span: readonly [number, number] | null; message: string; rule: string }[];
-    }[];
-  };
-}) {
-  return (
-    <section aria-label="Method" className="sheet mt-3 px-4 py-3">
-      <h2 className="text-[16px] font-semibold">Method</h2>
-      <ol className="mt-1 list-decimal space-y-1.5 pl-5">
-        {audit.steps.map((step, i) => (
-          <li key={i}>{marked(step.text, step.findings)}</li>
-        ))}
-      </ol>
-    </section>
-  );
-}
-
-function marked(
-  text: string,
-  findings: readonly { span: readonly [number, number] | null; message: string; rule: string }[],
-) {
-  const spans = findings
-    .filter((f) => f.rule === 'only-in-method')
-    .flatMap((f) => (f.span ? [{ from: f.span[0], to: f.span[1], message: f.message }] : []))
-    .sort((a, b) => a.from - b.from);
-  const out: React.ReactNode[] = [];
-  let at = 0;
-  for (const { from, to, message } of spans) {
-    if (from < at) continue;
-    out.push(text.slice(at, from));
-    out.push(
-      <mark
-        key={from}
-        title={message}
-        className="rounded-sm bg-transparent font-semibold text-over underline decoration-wavy decoration-1 underline-offset-4"
-      >
-        {text.slice(from, to)}
-      </mark>,
-    );
-    at = to;
-  }
-  out.push(text.slice(at));
-  return out;
 }

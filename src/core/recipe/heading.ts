@@ -1,0 +1,122 @@
+import { findFood, SURE } from '@/core/food/find';
+import { remember } from '@/core/memo';
+import { markerLength, stripMarkdown } from './clean';
+import { startsWithAmount, startsWithMeasure } from './score';
+import type { Raw } from './source';
+
+const INGREDIENTS =
+  /^(?:the )?(?:ingredients?(?: list)?|you(?:'ll| will)? need|what you(?:'ll)? need|what goes in|you need|shopping list)\b/i;
+const METHOD =
+  /^(?:the )?(?:method|directions?|instructions?|steps?|preparation|procedure|how to(?: make(?: it)?)?|what to do|to make(?: it)?|cooking(?: instructions)?|prep(?:aration)? steps)\s*$/i;
+const NOTES =
+  /^(?:(?:cook'?s |recipe )?notes?|tips?(?: and tricks)?|nutrition(?: facts| information)?|storage|storing|variations?|serving suggestions?|equipment|source|comments?|substitutions?|make ahead|nutrition(?:al)? info(?:rmation)?)\b/i;
+/** Rows about the recipe, not of it: times, calories, author. */
+export const META =
+  /^(?:(?:prep|cook|cooking|total|active|hands[- ]on|ready in|resting|chilling|bake|baking|soak(?:ing)?)(?: time)?\s*[:=-]|(?:author|by|course|cuisine|category|keywords?|calories|diet|level|difficulty|rating|source|adapted from|tags?|print|photo|updated|published|equipment|oven|date)\s*:|ready in\b|\d+\s*(?:mins?|minutes|hours?|hrs?)\s*$|\d+ kcal\b)/i; /** A row that names what follows. */
+export interface Heading {
+  readonly text: string;
+  readonly kind: 'ingredients' | 'method' | 'notes' | 'section';
+  /** Words after the colon on the same line. */
+  readonly rest: string;
+  readonly restStart: number;
+}
+
+/** Heading of a row; `restStart` counts from the line's start. */
+export const headingOf = remember((text: string): Heading | null => {
+  const raw = { text, start: 0, end: text.length };
+  const line = raw.text.trim();
+  const marked = /^\s*#{1,6}\s+/.exec(raw.text);
+  const bold = /^\s*(?:\*\*|__)([^*_]+)(?:\*\*|__):?\s*$/.exec(raw.text);
+  const plain = stripMarkdown(line.replace(/^#{1,6}\s+/, '')).trim();
+  const kindOf = (text: string): Heading['kind'] =>
+    INGREDIENTS.test(text)
+      ? 'ingredients'
+      : METHOD.test(text)
+        ? 'method'
+        : NOTES.test(text)
+          ? 'notes'
+          : 'section';
+  if (marked || bold) {
+    const text = plain.replace(/:\s*$/, '');
+    return { text, kind: kindOf(text), rest: '', restStart: raw.end };
+  }
+  const colon = plain.indexOf(':');
+  if (colon > 0 && colon < 50 && colon === plain.length - 1) {
+    const text = plain.slice(0, colon);
+    if (!startsWithAmount(text) && text.split(' ').length <= 8)
+      return { text, kind: kindOf(text), rest: '', restStart: raw.end };
+  }
+  if (colon > 0 && colon < 40) {
+    const text = plain.slice(0, colon).trim();
+    const kind = kindOf(text);
+    const known =
+      kind !== 'section' ||
+      /^(?:for (?:the|a)\b|(?:the )?(?:dressing|sauce|topping|filling|marinade|base|garnish|to serve|to finish|to garnish|crust|dough|batter|glaze|crumble|spice mix|paste|pickle)\b\s*$)/i.test(
+        text,
+      );
+    if (known && !startsWithAmount(text)) {
+      const at = raw.text.indexOf(':') + 1;
+      const gap = /^\s*/.exec(raw.text.slice(at))?.[0].length ?? 0;
+      const rest = raw.text.slice(at + gap).trimEnd();
+      if (kind !== 'notes') return { text, kind, rest, restStart: raw.start + at + gap };
+      return { text, kind, rest, restStart: raw.start + at + gap };
+    }
+  }
+  const bare = plain.replace(/[:.]\s*$/, '');
+  if (
+    bare.length < 40 &&
+    (METHOD.test(bare) ||
+      (INGREDIENTS.test(bare) && bare.split(' ').length <= 4) ||
+      (NOTES.test(bare) && bare.split(' ').length <= 3))
+  )
+    return { text: bare, kind: kindOf(bare), rest: '', restStart: raw.end };
+  if (/^for (?:the|a) [a-z' -]{2,40}$/i.test(bare))
+    return { text: bare, kind: 'section', rest: '', restStart: raw.end };
+  if (
+    bare.length >= 3 &&
+    bare.length < 40 &&
+    bare === bare.toUpperCase() &&
+    /[A-Z]{3}/.test(bare) &&
+    !/\d/.test(bare)
+  )
+    return { text: bare, kind: kindOf(bare), rest: '', restStart: raw.end };
+  return null;
+});
+
+/** A heading as it is shown: what is shouted is said. */
+export function sectionName(text: string): string {
+  const calm = text === text.toUpperCase() ? text.charAt(0) + text.slice(1).toLowerCase() : text;
+  return calm.replace(/^for /i, 'For ').trim();
+}
+
+const SECTION_WORDS =
+  /^(?:(?:the|for) )?(?:[\w-]+ ){0,2}(?:topping|filling|dressing|sauce|base|crust|dough|batter|glaze|marinade|garnish|salad|icing|frosting|crumble|paste|spice mix|stew|soup|curry|cream|to serve|to finish)$/i;
+
+/** "Topping" alone on a line, a list right below it: a section that forgot its colon. */
+export function isBareSection(
+  stretch: { text: string; marked: boolean },
+  afterBlank: boolean,
+  next: Raw | null,
+): boolean {
+  const { text } = stretch;
+  if (
+    stretch.marked ||
+    !afterBlank ||
+    text.split(' ').length > 4 ||
+    /[\d.,:;]/.test(text) ||
+    startsWithMeasure(text)
+  )
+    return false;
+  if (
+    !next ||
+    !(
+      markerLength(next.text) > 0 ||
+      startsWithAmount(next.text.trim()) ||
+      startsWithMeasure(next.text.trim())
+    )
+  )
+    return false;
+  if (SECTION_WORDS.test(text)) return true;
+  const food = findFood(text.toLowerCase(), '', 1)[0];
+  return !food || food.confidence < SURE;
+}

@@ -1,0 +1,81 @@
+import { findFood, foodOfName, SURE } from '@/core/food/find';
+import { tokens } from '@/core/food/tokens';
+import { readQuantity } from '@/core/measure/quantity';
+import { readUnit } from '@/core/measure/units';
+import { remember } from '@/core/memo';
+import { clean } from './clean';
+import { startsWithAmount } from './score';
+import type { Stretch } from './source';
+
+/** "bay leaf, thyme" without amounts: a list of foods, unless it is one food turned round ("milk, soy"). */
+function foodList(text: string): Stretch[] | null {
+  const parts = text.split(/,\s+/);
+  if (parts.length < 2 || parts.length > 12) return null;
+  const named = (words: string) =>
+    (findFood(words.toLowerCase().replace(/^and /, ''), '', 1)[0]?.confidence ?? 0) >= 0.9;
+  if (!parts.every((p) => named(p) || named(p.split(/ and | & /)[0] ?? ''))) return null;
+  if (parts.length === 2 && foodOfName(tokens(`${parts[1]} ${parts[0]}`))) return null;
+  let at = 0;
+  return parts.map((part) => {
+    const start = text.indexOf(part, at);
+    at = start + part.length;
+    return { text: part, start, end: at };
+  });
+}
+
+/** "2 onions, 3 carrots, 1 tin tomatoes" on one line: a list, cut where a new food starts. */
+function splitAtFoods(text: string, listed: boolean): Stretch[] {
+  const start = 0;
+  const whole: Stretch[] = [{ text, start, end: start + text.length }];
+  const cuts = [...text.matchAll(/[,;]\s+/g)];
+  if (cuts.length === 0) return whole;
+  const pieces: { text: string; start: number }[] = [];
+  let from = 0;
+  for (const cut of [...cuts, null]) {
+    const to = cut ? cut.index : text.length;
+    const depth =
+      (text.slice(0, to).match(/\(/g)?.length ?? 0) - (text.slice(0, to).match(/\)/g)?.length ?? 0);
+    if (cut && depth > 0) continue;
+    const piece = text.slice(from, to);
+    const opensFood = (words: string) => {
+      const lower = clean(words).toLowerCase();
+      const q = readQuantity(lower, 0);
+      const rest = lower.slice(q?.end ?? 0).replace(/^\s*/, '');
+      const u = q ? readUnit(rest, rest, 0) : null;
+      const food = findFood(rest.slice(u?.end ?? 0).replace(/[,(].*$/, ''), '', 1)[0];
+      return { food: food !== undefined && food.confidence >= SURE, amount: q !== null && !q.article };
+    };
+    const opens = opensFood(piece);
+    if (
+      pieces.length === 0 ||
+      (opens.food &&
+        (opens.amount ||
+          (listed &&
+            !/\b(?:chopped|sliced|diced|minced|grated|drained|rinsed|peeled|crushed)\b/i.test(piece))))
+    )
+      pieces.push({ text: piece, start: start + from });
+    else {
+      const last = pieces.at(-1);
+      if (last) last.text = text.slice(last.start - start, to);
+    }
+    from = cut ? to + cut[0].length : to;
+  }
+  const counted = pieces.filter((p) => startsWithAmount(p.text)).length;
+  if (!listed && counted === 0 && !/\d/.test(text)) return foodList(text) ?? whole;
+  if (pieces.length < 2 || (!listed && counted < 2)) return whole;
+  return pieces.map((p) => ({
+    text: p.text.trimEnd(),
+    start: p.start,
+    end: p.start + p.text.trimEnd().length,
+  }));
+}
+
+const splitList = remember((text: string) => splitAtFoods(text, true));
+const splitLine = remember((text: string) => splitAtFoods(text, false));
+/** One row cut into the foods it lists, each with its place; `listed` where a heading opens the list. */
+export const splitInline = (text: string, start: number, listed: boolean): Stretch[] =>
+  (listed ? splitList(text) : splitLine(text)).map((p) => ({
+    text: p.text,
+    start: p.start + start,
+    end: p.end + start,
+  }));

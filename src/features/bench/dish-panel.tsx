@@ -1,0 +1,133 @@
+import type { RecipeAudit } from '@/core/audit/schema';
+import { showRange } from '@/core/format/figures';
+import type { Protocol } from '@/core/protocol';
+import { Glyph } from '@/ui/glyph';
+
+/** The dish as a whole, while no line is chosen. */
+export function DishPanel({
+  audit,
+  protocol,
+  onSelect,
+}: {
+  audit: RecipeAudit;
+  protocol: Protocol;
+  onSelect: (index: number) => void;
+}) {
+  const find = (text: string) => audit.lines.findIndex((l) => l.text === text);
+  const offenders = audit.lines.flatMap((l, i) =>
+    l.findings.some((f) => f.level === 'banned' || f.level === 'over') ? [{ l, i }] : [],
+  );
+  const per = audit.perServing;
+  const figures = [
+    ['Energy', per.energyKcal, 'kcal'],
+    ['Fat', per.fatG, 'g'],
+    ['Protein', per.proteinG, 'g'],
+    ['Fibre', per.fibreG, 'g'],
+    ['Free sugar', per.freeSugarG, 'g'],
+    ['Sodium', per.sodiumMg, 'mg'],
+    ['Potassium', per.potassiumMg, 'mg'],
+    ['Calcium', per.calciumMg, 'mg'],
+    ['Iron', per.ironMg, 'mg'],
+    [
+      'As salt',
+      per.sodiumMg
+        ? {
+            low: per.sodiumMg.low * 0.0025,
+            best: per.sodiumMg.best * 0.0025,
+            high: per.sodiumMg.high * 0.0025,
+          }
+        : null,
+      'g',
+    ],
+  ] as const;
+  const Go = ({ index, children }: { index: number; children: string }) => (
+    <button
+      type="button"
+      onClick={() => onSelect(index)}
+      className="min-h-[26px] text-left underline decoration-hair decoration-2 underline-offset-4 hover:decoration-rim"
+    >
+      {children}
+    </button>
+  );
+  return (
+    <>
+      <div className="flex items-center gap-2">
+        <Glyph mark={audit.verdict} size={18} />
+        <h2 className="text-[17px] font-semibold leading-tight">
+          {VERDICT_SENTENCE[audit.verdict](protocol.name)}
+        </h2>
+      </div>
+      {audit.problems.map((p) => (
+        <p key={p} className="mt-2 rounded-lg bg-wash px-3 py-2">
+          {p}
+        </p>
+      ))}
+      {audit.unresolved.length > 0 && (
+        <section className="mt-3">
+          <h3 className="font-semibold">Not understood, so not counted</h3>
+          <ul className="mt-1 space-y-0.5">
+            {audit.unresolved.map((text, i) => (
+              <li key={i}>
+                <Go index={find(text)}>{text}</Go>
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+      {audit.deciding.length > 0 && (
+        <section className="mt-3">
+          <h3 className="font-semibold">Measuring this would settle it</h3>
+          <ul className="mt-1 space-y-0.5">
+            {audit.deciding.map((text) => (
+              <li key={text}>{find(text) >= 0 ? <Go index={find(text)}>{text}</Go> : text}</li>
+            ))}
+          </ul>
+        </section>
+      )}
+      {offenders.length > 0 && (
+        <section className="mt-3">
+          <h3 className="font-semibold">Lines that take it over</h3>
+          <ul className="mt-1 space-y-0.5">
+            {offenders.map(({ l, i }) => (
+              <li key={i} className="flex items-baseline gap-2">
+                <span className="translate-y-[2px]">
+                  <Glyph mark="over" size={12} label={false} />
+                </span>
+                <Go index={i}>{l.text}</Go>
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+      <section className="mt-3 border-t border-hair pt-3">
+        <h3 className="font-semibold">A plate</h3>
+        <dl className="num mt-1 grid grid-cols-[1fr_auto] gap-x-4">
+          {figures.map(([name, r, unit]) => (
+            <div key={name} className="contents">
+              <dt className="text-mute">{name}</dt>
+              <dd className="text-right">{r ? `${showRange(r)} ${unit}` : 'not known'}</dd>
+            </div>
+          ))}
+        </dl>
+        {audit.allergens.length > 0 && (
+          <p className="mt-2 text-[13px]">
+            <span className="text-mute">Allergens by the usual product: </span>
+            {audit.allergens.join(', ')}
+          </p>
+        )}
+        <p className="mt-2 text-[12.5px] text-mute">
+          Figures are a kitchen estimate. With a medical diet, blood-pressure, kidney or diabetes medicine, in
+          pregnancy and for children, ask a clinician before changing salt, sugar or fat.
+        </p>
+      </section>
+    </>
+  );
+}
+
+const VERDICT_SENTENCE: Record<RecipeAudit['verdict'], (name: string) => string> = {
+  within: (n) => `Within ${n}, whatever the amounts meant`,
+  near: (n) => `Within ${n}, close to a limit`,
+  over: (n) => `Over for ${n}`,
+  depends: (n) => `Depends, for ${n}, on what was meant`,
+  unknown: (n) => `Not known yet for ${n}`,
+};
