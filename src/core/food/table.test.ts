@@ -23,6 +23,17 @@ function energyFromParts(f: (typeof FOODS)[number]): number | null {
 
 /** Rows whose energy the general factors do not give, and why. */
 const EXPLAINED: Record<string, string> = {
+  'moringa-leaf': 'a fifth of its energy is in fibre that FoodData Central counts lower',
+  'cider-vinegar': 'acetic acid at 3 kcal/g is nearly all of its energy',
+  'rice-vinegar': 'acetic acid at 3 kcal/g is nearly all of its energy',
+  'wine-vinegar': 'acetic acid at 3 kcal/g is nearly all of its energy',
+  'malt-vinegar': 'acetic acid at 3 kcal/g is nearly all of its energy',
+  clove: 'Atwater specific factors for spices',
+  allspice: 'Atwater specific factors for spices',
+  'dill-seed': 'Atwater specific factors for spices',
+  'dill-dried': 'Atwater specific factors for herbs',
+  matcha: 'its leaf protein is mostly undigested',
+  carob: 'Atwater specific factors: half of carob carbohydrate is fibre',
   stevia: 'polyols and intense sweeteners carry 0–2.4 kcal/g (Annex XIV), not 4',
   vinegar: 'acetic acid at 3 kcal/g (Annex XIV, organic acids) is most of its energy',
   vanilla: 'an extract in alcohol, whose share the row does not state',
@@ -106,7 +117,14 @@ describe('composition table', () => {
   });
 
   test('all plain oils are alike, and nothing but fat', () => {
-    for (const id of ['olive-oil', 'vegetable-oil', 'sesame-oil', 'specialty-oil']) {
+    for (const id of [
+      'olive-oil',
+      'vegetable-oil',
+      'sesame-oil',
+      'walnut-oil',
+      'rapeseed-oil',
+      'sunflower-oil',
+    ]) {
       expect(foodById(id)?.fatG).toBe(100);
       expect(foodById(id)?.energyKcal).toBe(884);
     }

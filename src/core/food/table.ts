@@ -14,7 +14,9 @@ export interface Food extends FoodRow {
 const file = raw as unknown as {
   kinds: Record<string, KindRow>;
   portionsByKind: Record<string, Record<string, [number, number, number]>>;
-  foods: FoodRow[];
+  columns: (keyof FoodRow)[];
+  sources: string[];
+  rows: unknown[][];
 };
 
 const TABLE_FIELDS = [
@@ -65,8 +67,13 @@ function build(row: FoodRow): Food {
   return { ...row, perGram: vectorOf(row, kind), kindLabel: kind.label, kindClass: kind.class };
 }
 
-/** The composition table, about 440 foods, per 100 g edible. */
-export const FOODS: readonly Food[] = file.foods.map(build);
+function unpack(values: readonly unknown[]): FoodRow {
+  const row = Object.fromEntries(file.columns.map((column, i) => [column, values[i]])) as unknown as FoodRow;
+  return { ...row, source: file.sources[row.source as unknown as number] ?? '' };
+}
+
+/** The composition table, over 700 foods, per 100 g edible. */
+export const FOODS: readonly Food[] = file.rows.map(unpack).map(build);
 
 const byId = new Map(FOODS.map((food) => [food.id, food]));
 

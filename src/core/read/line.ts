@@ -20,7 +20,9 @@ const NOTHING: Found = { food: null, confidence: 0, candidates: [] };
 const fromCan = (words: FoodWords) =>
   words.measures.some((m) => m.unit?.id === 'can' || (m.unit?.package && m.each));
 
-const CITRUS = new Set(['lemon', 'orange', 'grapefruit']);
+const CITRUS = new Set(['lemon', 'lime', 'orange', 'mandarin', 'grapefruit']);
+/** Herbs come fresh by these, dried by the spoon. */
+const FRESH_BY = new Set(['sprig', 'leaf', 'bunch', 'handful', 'stalk']);
 const JUICED = /\bjuiced\b|\bjuice only\b|\bjuice of\b|\bsqueezed\b|^\s*juice\b/;
 
 /** The food a phrase names, helped by its container and what is done with it. */
@@ -51,6 +53,17 @@ function find(words: FoodWords): Found {
     if (again[0] && again[0].confidence >= SURE) {
       candidates = again;
       best = again[0];
+    }
+  }
+  if (
+    best?.food.kind === 'spice' &&
+    words.measures.some((m) => m.unit && FRESH_BY.has(m.unit.id)) &&
+    !/\bdried\b/.test(words.food)
+  ) {
+    const fresh = findFood(`fresh ${words.food}`, words.notes);
+    if (fresh[0] && fresh[0].confidence >= 0.95 && fresh[0].food.kind === 'herb') {
+      candidates = fresh;
+      best = fresh[0];
     }
   }
   // "1 lemon, juiced": what goes in is the juice

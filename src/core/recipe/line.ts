@@ -246,7 +246,7 @@ const NOT_OTHER =
 const AND =
   /\s+(?:and|&|\+)\s+|\s*&\s*|\s+(?:mixed|whisked|blended|combined|stirred|dissolved) (?:with|in|into)\s+(?=\d|half|an? )/;
 const OWN_LIQUID =
-  /\s+(?:and|with|plus|in|including)\s+(?:all )?(?:its|their|the)\s+(?:own )?(?:liquid|juices?|brine|water|liquor|syrup)\b/;
+  /\s+(?:and|with|plus|in|including)\s+(?:all )?(?:(?:its|their|the)\s+(?:own )?|(?<=in )(?:natural |own )?)(?:liquid|juices?|brine|water|liquor|syrup)\b/;
 
 /**
  * "tahini or sunflower butter" → one food and an alternative; "salt and pepper" → two foods. What may be

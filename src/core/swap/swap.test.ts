@@ -62,6 +62,9 @@ describe('what the swaps cover', () => {
       'condensed-coconut-milk',
       'peanut-powder',
       'rice-flour',
+      'dashi-kombu',
+      'oat-cream',
+      'soy-skyr',
       'bread-white',
     ]);
     expect(without.map((f) => f.id).filter((id) => !fine.has(id))).toEqual([]);
