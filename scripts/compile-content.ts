@@ -151,7 +151,7 @@ function foods() {
   if (ids.size !== list.length) fail('foods', 'an id stands twice');
   for (const food of list)
     for (const other of food.might)
-      if (!ids.has(other)) fail(food.id, `might be "${other}", which is no food`);
+      if (!ids.has(other.split('@')[0] ?? '')) fail(food.id, `might be "${other}", which is no food`);
   for (const id of portions.keys())
     if (!ids.has(id) && !(id.startsWith('kind:') && kinds[id.slice(5)]))
       fail('portions.csv', `"${id}" is no food`);

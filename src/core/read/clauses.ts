@@ -56,8 +56,14 @@ export function negated(text: string, start: number, end: number): boolean {
 export function isVerb(text: string, start: number, end: number, word: string): boolean {
   if (!['oil', 'salt', 'butter', 'sugar', 'stock', 'cream', 'nut', 'seed', 'honey', 'ice'].includes(word))
     return false;
-  const after = text.slice(end, end + 14);
+  const after = text.slice(end, end + 24);
   const before = text.slice(Math.max(0, start - 14), start);
+  // "Cream butter and sugar"
+  if (
+    word === 'cream' &&
+    /^\s+(?:the |vegan |together )*(?:butter|margarine|sugars?|fat|spread|together)\b/i.test(after)
+  )
+    return true;
   if (/\b(?:the|some|a|little|of|with|in|more|olive|remaining|extra|no|without|hot|and)\s*$/i.test(before))
     return false;
   return (

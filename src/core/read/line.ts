@@ -3,6 +3,7 @@ import { foodById, type Food } from '@/core/food/table';
 import { tokens } from '@/core/food/tokens';
 import { unsaid, weigh, type Weighed } from '@/core/food/weigh';
 import { preparationEffect } from '@/core/prepare/rules';
+import { US_MEASURES } from '@/core/measure/units';
 import { exact, hull, type Range } from '@/core/range/range';
 import { readLineWords, type FoodWords, type LineWords } from '@/core/recipe/line';
 import type { SourceLine } from '@/core/recipe/source';
@@ -74,15 +75,26 @@ function find(words: FoodWords): Found {
       best = juice[0];
     }
   }
+  if (best && best.confidence >= SURE && words.measures.length > 0 && !weigh(words, best.food, US_MEASURES)) {
+    // "2 peppers": of two foods of one name, the one that comes by the piece
+    const other = candidates.find((c) => c.confidence >= 0.9 && weigh(words, c.food, US_MEASURES));
+    if (other) {
+      best = other;
+      candidates = [other, ...candidates.filter((c) => c !== other)];
+    }
+  }
   if (!best) return NOTHING;
   return { food: best.confidence >= SURE ? best.food : null, confidence: best.confidence, candidates };
 }
 
 /** Other foods the same words allow, by the row's `might`, unless the words rule them out. */
-function mightBe(food: Food, words: FoodWords): Food[] {
+function mightBe(food: Food, words: FoodWords, as: string): Food[] {
   if (food.might.length === 0) return [];
   const said = new Set(tokens(`${words.food} ${words.notes}`));
-  return food.might.flatMap((id) => {
+  return food.might.flatMap((rule) => {
+    // "id@name": only where the food was called by that name
+    const [id = '', name] = rule.split('@');
+    if (name !== undefined && name !== as) return [];
     const other = foodById(id);
     if (!other) return [];
     const theirs = new Set(tokens(other.name));
@@ -124,7 +136,7 @@ function readFood(
   const effectOf = (f: Food) => preparationEffect(f, said, fromCan(words) || f.kind === 'canned-bean');
   const effect = effectOf(food);
   if (effect) readings.push(`${effect.says} (${effect.source})`);
-  const might = mightBe(food, words);
+  const might = mightBe(food, words, candidates[0]?.as ?? '');
   const options: Option[] = [];
   if (main) {
     options.push({

@@ -99,6 +99,30 @@ describe('what a line leaves open', () => {
   });
 });
 
+describe('words that mean two things', () => {
+  const first = (text: string) => read(text).foods[0];
+  test('peppers by the piece are vegetables, pepper by the pinch is the spice', () => {
+    expect(first('2 peppers (any colour)')?.food?.id).toBe('red-pepper');
+    expect(first('¼ tsp pepper')?.food?.id).toBe('black-pepper');
+  });
+  test('cilantro is the leaf; coriander may be the seed', () => {
+    expect(first('½ cup cilantro')?.might).toEqual([]);
+    expect(first('1 tsp coriander')?.might.map((f) => f.id)).toEqual(['coriander-seed']);
+  });
+  test('a bracket that says what a thing is made of is no amount of it', () => {
+    expect(first('2 flax eggs (2 tablespoons ground flaxseed + 5 tablespoons water)')?.grams?.best).toBeCloseTo(104, 0);
+  });
+  test('what an alternative is for is no part of its name', () => {
+    const line = read('1 Tbsp. olive oil, or a splash of water for sautéeing');
+    expect(line.alternatives[0]?.food?.id).toBe('water');
+    expect(line.missing).toBeNull();
+  });
+  test('herbs by the sprig are fresh, by the spoon dried', () => {
+    expect(first('3 sprigs thyme')?.food?.id).toBe('thyme-fresh');
+    expect(first('1 tsp thyme')?.food?.id).toBe('thyme-dried');
+  });
+});
+
 describe('other foods are not mixed up', () => {
   test.each<[string, string]>([
     ['1 cup coconut milk', 'coconut-milk-can'],

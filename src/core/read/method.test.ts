@@ -71,6 +71,7 @@ describe('negations and comparisons are no offence', () => {
     'Line a tin with baking paper.',
     'Mist with water if it looks dry.',
     'Leave out the sugar.',
+    'Chop everything into chunks about the size of a walnut.',
   ])('%s', (step) => {
     expect(brought(step)).toEqual([]);
   });
@@ -88,6 +89,7 @@ describe('what the list already holds is not counted twice', () => {
     ['Add the stock and simmer.', '1 litre vegetable stock\n2 onions'],
     ['Whisk in the sugar.', '½ cup brown sugar\n1 cup flour'],
     ['Pour in the milk.', '1 cup soy milk\n2 onions'],
+    ['Cream butter and sugars until pale.', '100 g vegan butter\n100 g sugar'],
     ['Rub the vegan butter into the flour.', '100 g vegan butter\n200 g flour'],
   ])('%s', (step, ingredients) => {
     expect(brought(step, ingredients)).toEqual([]);

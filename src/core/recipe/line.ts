@@ -195,7 +195,9 @@ export function readLineWords(line: string): LineWords {
     }));
   const noteText = notes.filter(Boolean).join(', ');
   const orSplit = splitAlternatives(bare);
-  const alternatives = [...orSplit.alternatives, ...noteAlternatives(noteText)].map((alt) => {
+  const alternatives = [...orSplit.alternatives, ...noteAlternatives(noteText)].map((other) => {
+    // "or a splash of water for sautéing": what it is for is no part of its name
+    const alt = other.replace(/\s+(?:for|to) (?:the )?[a-zé]+$/, '');
     const r = new Reader(alt, alt);
     const own = readMeasures(r);
     return {

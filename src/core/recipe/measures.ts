@@ -279,6 +279,10 @@ export function readMeasures(r: Reader): Measures {
   return { measures, equivalent };
 }
 
+/** Words that may follow an amount said again. */
+const SAME_AGAIN =
+  /^\s*(?:[,;/.)-]|\d|or\b|and\b|total|each|net|gross|drained|weight|packed|loosely|chopped|sliced|diced|grated|shredded|when|before|after|in\b|about|approx|cooked|dry|dried|uncooked|raw|from|tin|can|jar|size|per\b|peeled|unpeeled|trimmed|prepared|whole|of\b|cup|worth|ish|so\b|loose|squeezed|juice|zest|fresh|frozen|pitted|shelled|pieces?|halves)/;
+
 /** "(240 ml)", "(about 150 g)", "(2 oz / 60 g)": the first measure in a bracket that opens the text. */
 export function bracketEquivalent(
   text: string,
@@ -306,6 +310,8 @@ export function bracketEquivalent(
     };
   // "(1 tbsp for the pan)" says a part, not the whole
   if (/\bfor\b|\bdivided\b|\breserved?\b/.test(rest)) return null;
+  // "2 flax eggs (2 tbsp ground flaxseed + water)" says what it is made of, not how much it is
+  if (/[a-z]/.test(rest) && !SAME_AGAIN.test(rest)) return null;
   return { measure, length: close + 1 };
 }
 

@@ -162,6 +162,11 @@ class Parser {
   private takeTitle(title: string): void {
     const said = readServings(title);
     this.title = title;
+    const forMany =
+      / for ((?:one|two|three|four|five|six|seven|eight|ten|twelve|a crowd of \d+|\d{1,2})(?: people)?)$/i.exec(
+        title,
+      );
+    if (forMany?.[1]) this.takeServings(readServings(`for ${forMany[1]}`));
     if (!said || 'problem' in said || !/\b(?:serves|makes|feeds)\b/i.test(title)) return;
     this.takeServings(said);
     this.title = title.replace(/\s*[(,–-]?\s*\b(?:serves|makes|feeds)\b.*$/i, '').trim() || title;

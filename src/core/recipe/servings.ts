@@ -106,7 +106,7 @@ function amountOf(
 ): ServingsReading {
   if (!(low > 0)) return { problem: 'it says that it feeds nobody', text };
   if (high > 1000) return { problem: 'it says that it feeds more than a thousand', text };
-  const said = text.trim();
+  const said = text.trim().replace(/[.,;]+$/, '');
   return {
     range: range(low, best, high),
     text: said.includes('(') ? said : said.replace(/\).*$/, ''),
