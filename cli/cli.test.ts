@@ -3,6 +3,7 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { AuditSchema } from '../src/core/audit/schema';
+import { LabelSchema } from '../src/core/label/schema';
 
 const root = path.resolve(__dirname, '..');
 const folder = mkdtempSync(path.join(tmpdir(), 'dulvet-'));
@@ -81,6 +82,23 @@ describe('dulvet audit', () => {
     expect(r.status).toBe(2);
     expect(r.stderr.length).toBeGreaterThan(5);
   });
+});
+
+test('label: what a packet says, by its exit code', () => {
+  const can = file(
+    'can.txt',
+    'Beans\nper 100 g\nper serving (100 g)\nEnergy 420 kJ / 100 kcal\nFat 0.6 g\nof which sugars 0.4 g\nSalt 0.03 g\n\nIngredients: Chickpeas, water.',
+  );
+  const spray = file(
+    'spray.txt',
+    'Spray, oil free\nServing size 1 tsp (5g)\nCalories 5\nTotal Fat 0g\n\nIngredients: Water, rapeseed oil.',
+  );
+  expect(dulvet(['label', can, '--protocol', 'nothing-added']).status).toBe(0);
+  const r = dulvet(['label', spray, '--json']);
+  expect(r.status).toBe(1);
+  expect(LabelSchema.parse(JSON.parse(r.stdout)).claims[0]?.holds).toBe('impossible');
+  expect(dulvet(['label', binary]).status).toBe(2);
+  expect(dulvet(['label']).status).toBe(2);
 });
 
 test('protocols, foods and schema', () => {

@@ -5,10 +5,14 @@ import { AuditSchema, type RecipeAudit } from '../src/core/audit/schema';
 import { auditText } from '../src/core/audit/text';
 import { foodRows } from '../src/core/food/list';
 import { PROTOCOLS, protocolById, ROLES, type RoleId } from '../src/core/protocol';
-import { auditTable } from './table';
+import { recipeText } from '../src/core/format/text';
+import { readLabel } from '../src/core/label/read';
+import { LabelSchema } from '../src/core/label/schema';
+import { auditTable, labelTable } from './table';
 
 const USAGE = `usage:
   dulvet audit FILE… [--protocol ID] [--servings N] [--role ${ROLES.join('|')}] [--cup us|metric] [--json]
+  dulvet label FILE [--protocol ID] [--json]
   dulvet protocols | foods QUERY | schema
 FILE may be - for standard input.`;
 
@@ -68,6 +72,28 @@ function audit(files: readonly string[], flags: Record<string, string | boolean 
   return recipes.every((r) => r.verdict === 'within' || r.verdict === 'near') ? 0 : 1;
 }
 
+/** Reads a packet; 0 where the protocol lets it pass, 1 where not or not surely, 2 where it cannot be read. */
+function label(files: readonly string[], flags: Record<string, string | boolean | undefined>): number {
+  const [file] = files;
+  if (!file || files.length > 1) return complain(`label: name one file\n${USAGE}`);
+  const chosen = typeof flags.protocol === 'string' ? protocolById(flags.protocol) : undefined;
+  if (flags.protocol !== undefined && !chosen)
+    return complain(`label: there is no protocol "${String(flags.protocol)}"`);
+  let text: string;
+  try {
+    text = readFileSync(file === '-' ? 0 : file, 'utf8');
+  } catch (error) {
+    return complain(`${file}: cannot be read (${(error as NodeJS.ErrnoException).code ?? 'unknown error'})`);
+  }
+  const plain = recipeText(text);
+  if (!plain.ok) return complain(`${file}, line 1: ${plain.message}`);
+  const read = readLabel(plain.recipes[0] ?? '', chosen ? [chosen] : PROTOCOLS);
+  process.stdout.write(
+    flags.json ? `${JSON.stringify(LabelSchema.parse(read), null, 2)}\n` : labelTable(read),
+  );
+  return read.verdicts.every((v) => v.verdict === 'within' || v.verdict === 'near') ? 0 : 1;
+}
+
 function protocols(json: boolean): number {
   if (json) process.stdout.write(`${JSON.stringify(PROTOCOLS, null, 2)}\n`);
   else
@@ -121,6 +147,8 @@ function main(argv: string[]): number {
   switch (command) {
     case 'audit':
       return audit(rest, values);
+    case 'label':
+      return label(rest, values);
     case 'protocols':
       return protocols(values.json ?? false);
     case 'foods':

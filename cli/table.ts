@@ -1,6 +1,7 @@
 import type { AuditLimit, RecipeAudit, Verdict } from '../src/core/audit/schema';
 import type { Protocol } from '../src/core/protocol';
-import { showRange } from '../src/core/format/figures';
+import { showNumber, showRange } from '../src/core/format/figures';
+import type { Label } from '../src/core/label/schema';
 
 const MARK: Record<Verdict, string> = {
   within: '○ within',
@@ -49,4 +50,28 @@ export function auditTable(audit: RecipeAudit, protocol: Protocol): string {
     ...audit.problems.map((p) => `  note: ${p}`),
     '',
   ].join('\n');
+}
+
+/** A packet's reading as a table for a terminal. */
+export function labelTable(label: Label): string {
+  const figure = (r: Label['fatSharePercent'], unit: string) =>
+    r ? `${showRange(r)} ${unit}` : 'not printed';
+  const per = label.per100g.energyKcal ? label.per100g : label.perServing;
+  const rows = [
+    `${label.name}  (${label.layout === 'unknown' ? 'layout not known' : `${label.layout.toUpperCase()} layout`}${label.servingG ? `, serving ${showNumber(label.servingG)} g` : ''})`,
+    `  ${per === label.per100g ? 'in 100 g' : 'a serving'}: ${figure(per.energyKcal, 'kcal')}, fat ${figure(per.fatG, 'g')}, sugar ${figure(per.sugarG, 'g')}, sodium ${figure(per.sodiumMg, 'mg')}`,
+    `  fat share of energy: ${figure(label.fatSharePercent, '%')}`,
+    `  sodium for each kcal: ${figure(label.sodiumMgPerKcal, 'mg')} (rule of thumb: no more than 1)`,
+    ...label.ingredients.map(
+      (i) =>
+        `  ${'  '.repeat(i.depth)}${i.text}${i.share ? ` ${showRange(i.share)} %` : ''}${i.hidden.length ? `  ◆ ${[...new Set(i.hidden.map((h) => h.class))].join(', ')}` : ''}`,
+    ),
+    ...(label.mayContain.length ? [`  may contain: ${label.mayContain.join(', ')}`] : []),
+    ...label.claims.map((c) => `  claim “${c.claim}”: ${c.holds}; ${c.because} (${c.source})`),
+    ...label.verdicts.map(
+      (v) => `  ${MARK[v.verdict]} ${v.protocol}${v.because.length ? `: ${v.because.join('; ')}` : ''}`,
+    ),
+    ...label.problems.map((p) => `  note: ${p}`),
+  ];
+  return `${rows.join('\n')}\n`;
 }

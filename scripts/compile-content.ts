@@ -13,6 +13,7 @@ import { z } from 'zod';
 import { AuditSchema } from '../src/core/audit/schema';
 import { FoodRow, KindRow, Units, Vague, Words } from '../src/core/food/schema';
 import { ProtocolFile } from '../src/core/protocol/schema';
+import { LabelNames } from '../src/core/label/schema';
 import { PreparationFile } from '../src/core/prepare/schema';
 import { MethodFile } from '../src/core/read/schema';
 import { SwapFile } from '../src/core/swap/schema';
@@ -217,6 +218,7 @@ write('protocols', yaml('protocols.yaml', ProtocolFile));
 write('preparations', yaml('preparations.yaml', PreparationFile));
 write('method', yaml('method.yaml', MethodFile));
 write('swaps', swaps(new Set(table.foods.map((f) => f.id))));
+write('label-names', yaml('label-names.yaml', LabelNames));
 write('demo', demo());
 writeFileSync(
   path.resolve(root, '../public/schema/audit-1.json'),

@@ -110,7 +110,9 @@ describe('words that mean two things', () => {
     expect(first('1 tsp coriander')?.might.map((f) => f.id)).toEqual(['coriander-seed']);
   });
   test('a bracket that says what a thing is made of is no amount of it', () => {
-    expect(first('2 flax eggs (2 tablespoons ground flaxseed + 5 tablespoons water)')?.grams?.best).toBeCloseTo(104, 0);
+    expect(
+      first('2 flax eggs (2 tablespoons ground flaxseed + 5 tablespoons water)')?.grams?.best,
+    ).toBeCloseTo(104, 0);
   });
   test('what an alternative is for is no part of its name', () => {
     const line = read('1 Tbsp. olive oil, or a splash of water for sautéeing');

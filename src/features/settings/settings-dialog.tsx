@@ -26,6 +26,8 @@ function Choice<T extends string>({
   options: readonly (readonly [T, string])[];
   onChange: (value: T) => void;
 }) {
+  // shown at once, whatever the database takes
+  const [chosen, setChosen] = useState(value);
   return (
     <fieldset className="mb-4">
       <legend className="mb-1 font-semibold">{legend}</legend>
@@ -35,8 +37,11 @@ function Choice<T extends string>({
             <input
               type="radio"
               name={legend}
-              checked={value === id}
-              onChange={() => onChange(id)}
+              checked={chosen === id}
+              onChange={() => {
+                setChosen(id);
+                onChange(id);
+              }}
               className="size-4 accent-[var(--rim)]"
             />
             {label}

@@ -1,4 +1,5 @@
 'use client';
+import { useState } from 'react';
 import { toast } from 'sonner';
 import { FOODS } from '@/core/food/table';
 import { PROTOCOLS } from '@/core/protocol';
@@ -9,8 +10,14 @@ import { Dialog } from '@/ui/dialog';
 
 const ALLERGENS = [...new Set(FOODS.flatMap((f) => f.allergens))].sort();
 
-function Diner({ diner }: { diner: StoredDiner }) {
-  const save = (patch: Partial<StoredDiner>) => void saveDiner(database(), { ...diner, ...patch });
+function Diner({ diner: kept }: { diner: StoredDiner }) {
+  // shown at once, saved as it is shown
+  const [diner, setDiner] = useState(kept);
+  const save = (patch: Partial<StoredDiner>) => {
+    const next = { ...diner, ...patch };
+    setDiner(next);
+    void saveDiner(database(), next);
+  };
   const remove = () => {
     void removeDiner(database(), diner.id);
     toast(`${diner.name} has left the table.`, {

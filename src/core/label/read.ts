@@ -1,0 +1,234 @@
+import { judge, limitFor, worst } from '@/core/audit/limits';
+import type { Verdict } from '@/core/audit/schema';
+import { findFood, SURE } from '@/core/food/find';
+import { showNumber, showRange } from '@/core/format/figures';
+import { PROTOCOLS, type Limit, type Protocol } from '@/core/protocol';
+import { range, scale, type Range } from '@/core/range/range';
+import { judgeClaims } from './claims';
+import { readFigures, type PrintedFigures } from './figures';
+import { euRange, usRange, type Printed } from './rounding';
+import { NUTRIENTS, type HiddenClass, type Label, type LabelNutrient } from './schema';
+import { readStatement, type Statement } from './statement';
+
+type Figures = Record<LabelNutrient, Range | null>;
+
+function bounded(
+  map: ReadonlyMap<LabelNutrient, Printed>,
+  by: (n: LabelNutrient, p: Printed) => Range,
+): Figures {
+  return Object.fromEntries(
+    NUTRIENTS.map((n) => {
+      const p = map.get(n);
+      return [n, p ? by(n, p) : null];
+    }),
+  ) as Figures;
+}
+
+const isEmpty = (f: Figures) => NUTRIENTS.every((n) => f[n] === null);
+const scaled = (f: Figures, factor: number): Figures =>
+  Object.fromEntries(
+    NUTRIENTS.map((n) => {
+      const r = f[n];
+      return [n, r ? scale(r, factor) : null];
+    }),
+  ) as Figures;
+
+/** Where both columns are printed, each narrows the other: both are true of one product. */
+function meet(a: Figures, b: Figures): Figures {
+  return Object.fromEntries(
+    NUTRIENTS.map((n) => {
+      const x = a[n];
+      const y = b[n];
+      if (!x || !y) return [n, x ?? y];
+      const low = Math.max(x.low, y.low);
+      const high = Math.min(x.high, y.high);
+      return [n, low <= high ? range(low, (low + high) / 2, high) : x];
+    }),
+  ) as Figures;
+}
+
+/** Figures per serving and per 100 g that the printed ones allow. */
+function figuresOf(printed: PrintedFigures): { perServing: Figures; per100g: Figures } {
+  const us = printed.layout === 'us';
+  const serving = bounded(printed.perServing, us ? usRange : euRange);
+  const hundred = bounded(printed.per100g, us ? usRange : euRange);
+  const grams = printed.servingG;
+  if (!grams) return { perServing: serving, per100g: hundred };
+  const fromServing = scaled(serving, 100 / grams);
+  const per100g = isEmpty(hundred) ? fromServing : meet(hundred, fromServing);
+  return {
+    per100g,
+    perServing: isEmpty(serving) ? scaled(hundred, grams / 100) : meet(serving, scaled(hundred, grams / 100)),
+  };
+}
+
+/** Fat's share of energy: 9 kcal a gram (EU 1169/2011 Annex XIV) over the energy printed, never above all of it. */
+function fatShare(f: Figures): Range | null {
+  const { fatG, energyKcal } = f;
+  if (!fatG || !energyKcal || energyKcal.high <= 0) return null;
+  const low = Math.min(100, (900 * fatG.low) / energyKcal.high);
+  const high = energyKcal.low > 0 ? Math.min(100, (900 * fatG.high) / energyKcal.low) : 100;
+  const best = energyKcal.best > 0 ? Math.min(100, (900 * fatG.best) / energyKcal.best) : high;
+  return range(low, best, high);
+}
+
+function ratio(a: Range | null, b: Range | null): Range | null {
+  if (!a || !b || b.low <= 0) return null;
+  return range(a.low / b.high, b.best > 0 ? a.best / b.best : 0, a.high / b.low);
+}
+
+/** What each limit looks for in an ingredient statement. */
+const LOOKS_FOR: Partial<Record<Limit['of'], HiddenClass | 'nut' | 'flax' | 'animal'>> = {
+  oilG: 'oil',
+  addedSodiumMg: 'salt',
+  sweetG: 'sugar',
+  refinedG: 'refined-starch',
+  nutG: 'nut',
+  flaxG: 'flax',
+  animalG: 'animal',
+};
+
+const BY_FOOD = new Set(['nut', 'flax', 'animal', 'refined', 'oil']);
+
+/** What an ingredient is, by its hidden names and by the food it is; `known` where at least one of them says. */
+function classesOf(ingredient: Statement['ingredients'][number]): {
+  classes: ReadonlySet<string>;
+  known: boolean;
+} {
+  const food = findFood(ingredient.text.toLowerCase(), '', 1)[0];
+  const sure = food !== undefined && food.confidence >= SURE;
+  const classes = new Set<string>(ingredient.hidden.map((h) => h.class));
+  // salt, sugar and oil added to a bought food stand in its own brackets, not in its name
+  if (sure && food.food.kindClass && BY_FOOD.has(food.food.kindClass))
+    classes.add(food.food.kindClass === 'refined' ? 'refined-starch' : food.food.kindClass);
+  return { classes, known: sure || ingredient.plain || ingredient.hidden.length > 0 };
+}
+
+/** Whether the ingredients hold a class of things: over, within, or open where one of them is not known. */
+function judgeIngredients(
+  statement: Statement,
+  looked: string,
+  banned: boolean,
+): { verdict: Verdict; why: string | null } {
+  if (statement.ingredients.length === 0) return { verdict: 'unknown', why: 'no ingredient statement' };
+  const read = statement.ingredients.map((i) => ({ i, ...classesOf(i) }));
+  const found = read.filter((r) => r.classes.has(looked)).map((r) => r.i.text);
+  // how much of it is in there a packet does not say
+  if (found.length > 0) return { verdict: banned ? 'over' : 'depends', why: found.join(', ') };
+  const open = read.filter((r) => !r.known).map((r) => r.i.text);
+  return open.length > 0
+    ? { verdict: 'depends', why: `not known what is in: ${open.join(', ')}` }
+    : { verdict: 'within', why: null };
+}
+
+/** Free sugar's share of energy: added sugar at least, all sugar at most; a packet says no more. */
+function freeSugarShare({ addedSugarG, sugarG, energyKcal }: Figures): Range | null {
+  if (!energyKcal || !sugarG || energyKcal.low <= 0) return null;
+  const low = (400 * (addedSugarG?.low ?? 0)) / energyKcal.high;
+  const best = (400 * (addedSugarG?.best ?? sugarG.best / 2)) / energyKcal.best;
+  return range(low, best, (400 * sugarG.high) / energyKcal.low);
+}
+
+/** One protocol's word on the product itself, a serving of it judged as a main's part of the day. */
+function verdictFor(
+  protocol: Protocol,
+  share: Range | null,
+  figures: { perServing: Figures; basis: Figures },
+  statement: Statement,
+): Label['verdicts'][number] {
+  const because: string[] = [];
+  const limits = protocol.limits.map((limit): Label['verdicts'][number]['limits'][number] => {
+    const bound = limitFor(limit, 'main');
+    const shown = {
+      id: limit.id,
+      label: limit.label,
+      unit: limit.unit,
+      limit: bound,
+      aim: limit.aim ?? null,
+      value: null,
+      atLeast: null,
+      source: limit.source,
+    };
+    const looked = LOOKS_FOR[limit.of];
+    if (looked) {
+      const { verdict, why } = judgeIngredients(statement, looked, limit.limit === 0);
+      if (why && verdict !== 'within') because.push(`${limit.label.toLowerCase()}: ${why}`);
+      return { ...shown, verdict };
+    }
+    const value =
+      limit.of === 'fatKcal'
+        ? share
+        : limit.of === 'freeSugarKcal'
+          ? freeSugarShare(figures.basis)
+          : limit.of === 'sodiumMg'
+            ? figures.perServing.sodiumMg
+            : null;
+    const verdict = value ? judge(value, bound, null) : 'unknown';
+    if (value && (verdict === 'over' || verdict === 'depends'))
+      because.push(`${limit.label.toLowerCase()} ${showRange(value)} of ${showNumber(bound)} ${limit.unit}`);
+    if (!value) because.push(`${limit.label.toLowerCase()}: not printed`);
+    return { ...shown, value, verdict };
+  });
+  return { protocol: protocol.id, verdict: worst(limits.map((l) => l.verdict)), limits, because };
+}
+
+const isStatement = (line: string) => /\bingredients?\s*:/i.test(line);
+
+/**
+ * Reads a packet: what its printed figures can mean after rounding, what its ingredients hide, whether its
+ * claims are possible, and what each protocol says of it.
+ *
+ * @param text the packet's words: name, claims, figures in rows, "Ingredients: …"
+ */
+export function readLabel(text: string, protocols: readonly Protocol[] = PROTOCOLS): Label {
+  const lines = text.split(/\r?\n/).map((l) => l.trim());
+  const start = lines.findIndex(isStatement);
+  let end = start;
+  while (start >= 0 && end < lines.length && lines[end]) end += 1;
+  const statementText = start >= 0 ? lines.slice(start, end).join(' ') : '';
+  const after =
+    start >= 0
+      ? lines
+          .slice(end)
+          .filter((l) => /^(?:contains|may contain|allergens?)\b/i.test(l))
+          .join(' ')
+      : '';
+  const others = start >= 0 ? [...lines.slice(0, start), ...lines.slice(end)] : lines;
+  const statement: Statement = statementText
+    ? readStatement(`${statementText} ${after}`)
+    : { ingredients: [], mayContain: [], contains: [] };
+  const printed = readFigures(others);
+  const { perServing, per100g } = figuresOf(printed);
+  const basis = isEmpty(per100g) ? perServing : per100g;
+  const share = fatShare(printed.layout === 'us' && !isEmpty(perServing) ? perServing : basis);
+  const hidden = new Set(statement.ingredients.flatMap((i) => i.hidden.map((h) => h.class)));
+  const name = others.find((l) => l && !/\d+\s*(?:g|mg|kcal|kj)\b|\bper\b|^nutrition/i.test(l)) ?? 'Packet';
+  const problems = [...printed.problems];
+  if (!statementText) problems.push('No ingredient statement was found: begin it with “Ingredients:”.');
+  return {
+    schema: 'dulvet.label/1',
+    name,
+    layout: printed.layout,
+    servingG: printed.servingG,
+    perServing,
+    per100g,
+    fatSharePercent: share,
+    sodiumMgPerKcal: ratio(basis.sodiumMg, basis.energyKcal),
+    ingredients: statement.ingredients.map(({ text: words, depth, share: part, hidden: h }) => ({
+      text: words,
+      depth,
+      share: part,
+      hidden: [...h],
+    })),
+    mayContain: [...statement.mayContain],
+    contains: [...statement.contains],
+    claims: judgeClaims(others.join('\n'), {
+      perServing,
+      per100g,
+      hidden,
+      hasStatement: statement.ingredients.length > 0,
+    }),
+    verdicts: protocols.map((p) => verdictFor(p, share, { perServing, basis }, statement)),
+    problems,
+  };
+}
