@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test';
+import chromium from './scripts/chromium.json';
 
 const port = Number(process.env.E2E_PORT ?? 3210);
 
@@ -13,18 +14,7 @@ export default defineConfig({
   use: {
     baseURL: `http://localhost:${port}`,
     viewport: { width: 1280, height: 800 },
-    launchOptions: {
-      executablePath: '/usr/bin/chromium',
-      args: [
-        '--no-sandbox',
-        '--disable-gpu',
-        '--disable-quic',
-        '--no-first-run',
-        '--disable-background-networking',
-        '--disable-component-update',
-        '--disable-sync',
-      ],
-    },
+    launchOptions: chromium,
   },
   webServer: {
     command: `node node_modules/next/dist/bin/next start -p ${port}`,

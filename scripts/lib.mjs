@@ -1,5 +1,5 @@
 import { spawn, spawnSync } from 'node:child_process';
-import { existsSync, statSync } from 'node:fs';
+import { existsSync, readFileSync, statSync } from 'node:fs';
 import net from 'node:net';
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -7,16 +7,7 @@ import { fileURLToPath } from 'node:url';
 export const root = path.resolve(path.dirname(fileURLToPath(import.meta.url)), '..');
 
 /** Chromium from Debian's packages, as every test and picture starts it. */
-export const CHROMIUM = '/usr/bin/chromium';
-export const CHROMIUM_ARGS = [
-  '--no-sandbox',
-  '--disable-gpu',
-  '--disable-quic',
-  '--no-first-run',
-  '--disable-background-networking',
-  '--disable-component-update',
-  '--disable-sync',
-];
+export const CHROMIUM_LAUNCH = JSON.parse(readFileSync(path.join(root, 'scripts/chromium.json'), 'utf8'));
 
 /** Runs a command in the project, its output shown; the process ends with it where it fails. */
 export function run(command, args, env = {}) {

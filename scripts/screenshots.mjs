@@ -2,12 +2,12 @@
 import { mkdirSync } from 'node:fs';
 import path from 'node:path';
 import { chromium } from '@playwright/test';
-import { CHROMIUM, CHROMIUM_ARGS, freePort, root, startApp } from './lib.mjs';
+import { CHROMIUM_LAUNCH, freePort, root, startApp } from './lib.mjs';
 
 const out = path.resolve(root, process.argv[2] ?? 'docs/screenshots');
 mkdirSync(out, { recursive: true });
 const { child, address } = await startApp(await freePort(3300));
-const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_ARGS });
+const browser = await chromium.launch(CHROMIUM_LAUNCH);
 const WIDE = { width: 1280, height: 800 };
 const NARROW = { width: 390, height: 844 };
 

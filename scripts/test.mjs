@@ -3,7 +3,7 @@
 import { spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import path from 'node:path';
-import { CHROMIUM, freePort, installPackages, root, run } from './lib.mjs';
+import { CHROMIUM_LAUNCH, freePort, installPackages, root, run } from './lib.mjs';
 
 let passed = 0;
 let failed = 0;
@@ -23,7 +23,7 @@ function check(name, command, args, env) {
 }
 
 installPackages();
-if (!existsSync(CHROMIUM)) {
+if (!existsSync(CHROMIUM_LAUNCH.executablePath)) {
   console.log('\n── Chromium from Debian’s packages');
   run('apt-get', ['update']);
   run('apt-get', ['install', '-y', '--no-install-recommends', 'chromium', 'fonts-dejavu-core'], {

@@ -1,24 +1,12 @@
-import { AT, type Field } from '@/core/food/nutrients';
+import { AT, TABLE_FIELDS, type Field } from '@/core/food/nutrients';
 import { ratioBounds, shareBounds, sumBounds, type Corners } from '@/core/range/bounds';
 import { over, type Range } from '@/core/range/range';
 import type { Contribution, Nutrients } from './schema';
 
-const AMOUNTS = [
-  'energyKcal',
-  'proteinG',
-  'fatG',
-  'saturatedFatG',
-  'carbohydrateG',
-  'fibreG',
-  'sugarG',
-  'addedSugarG',
-  'freeSugarG',
-  'sodiumMg',
-  'potassiumMg',
-  'calciumMg',
-  'ironMg',
-  'weightG',
-] as const satisfies readonly Field[];
+/** Amounts that a serving divides: the table's figures without water and alcohol, and the weight. */
+const AMOUNTS = [...TABLE_FIELDS.filter((f) => f !== 'waterG' && f !== 'alcoholG'), 'weightG'] as (
+  Exclude<(typeof TABLE_FIELDS)[number], 'waterG' | 'alcoholG'> | 'weightG'
+)[];
 
 const known = (r: Range): Range | null => (Number.isNaN(r.low) || Number.isNaN(r.high) ? null : r);
 type Mutable<T> = { -readonly [K in keyof T]: T[K] };

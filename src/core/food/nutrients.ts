@@ -1,9 +1,5 @@
-/**
- * The components of a food's vector, in order. The first ones are figures of composition tables; the
- * last ones are weights of food classes and the parts that a maker or cook added, which bans and
- * allowances look at. All per 100 g in a food's row, absolute in a line's corner.
- */
-export const FIELDS = [
+/** Figures that composition tables give, per 100 g. */
+export const TABLE_FIELDS = [
   'energyKcal',
   'proteinG',
   'fatG',
@@ -19,6 +15,15 @@ export const FIELDS = [
   'ironMg',
   'waterG',
   'alcoholG',
+] as const;
+
+/**
+ * The components of a food's vector, in order. The first ones are figures of composition tables; the
+ * last ones are weights of food classes and the parts that a maker or cook added, which bans and
+ * allowances look at. All per 100 g in a food's row, absolute in a line's corner.
+ */
+export const FIELDS = [
+  ...TABLE_FIELDS,
   'weightG',
   'fatKcal',
   'freeSugarKcal',

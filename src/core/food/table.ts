@@ -1,5 +1,5 @@
 import raw from '@content/compiled/foods.json';
-import { AT, zeros } from './nutrients';
+import { AT, TABLE_FIELDS, zeros } from './nutrients';
 import type { FoodRow, KindRow } from './schema';
 
 /** A food of the composition table, with its vector per gram. */
@@ -18,24 +18,6 @@ const file = raw as unknown as {
   sources: string[];
   rows: unknown[][];
 };
-
-const TABLE_FIELDS = [
-  'energyKcal',
-  'proteinG',
-  'fatG',
-  'saturatedFatG',
-  'carbohydrateG',
-  'fibreG',
-  'sugarG',
-  'addedSugarG',
-  'freeSugarG',
-  'sodiumMg',
-  'potassiumMg',
-  'calciumMg',
-  'ironMg',
-  'waterG',
-  'alcoholG',
-] as const;
 
 /**
  * The vector of a food per gram. Energy from fat is 9 kcal/g and from sugars 4 kcal/g (EU Regulation

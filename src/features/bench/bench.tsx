@@ -295,7 +295,7 @@ function OpenRecipe({ id }: { id: string | null }) {
         {!wholeText && audit.steps.length > 0 && <Method audit={audit} />}
       </div>
       <aside
-        className={`sheet min-w-0 self-start px-4 py-3.5 lg:sticky lg:top-3 lg:max-h-[calc(100dvh-24px)] lg:overflow-y-auto ${line ? 'max-lg:fixed max-lg:inset-x-1.5 max-lg:bottom-1.5 max-lg:z-30 max-lg:max-h-[58dvh] max-lg:overflow-y-auto' : ''}`}
+        className={`sheet min-w-0 self-start px-4 py-3.5 lg:sticky lg:top-3 lg:max-h-[calc(100dvh-24px)] lg:overflow-y-auto ${line ? 'max-lg:fixed max-lg:inset-x-0 max-lg:bottom-0 max-lg:z-30 max-lg:rounded-b-none max-lg:border-x-0 max-lg:border-b-0 max-lg:max-h-[58dvh] max-lg:overflow-y-auto' : ''}`}
         aria-label={line ? 'The chosen line' : 'The dish'}
       >
         {line && selected !== null ? (

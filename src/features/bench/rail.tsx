@@ -75,6 +75,11 @@ function Bar({
           style={{ left: pc(Math.min(filled, SCALE_END)), color: 'var(--mute)' }}
         />
       )}
+      <span
+        aria-hidden
+        className="pointer-events-none absolute inset-y-0 w-[2px] -translate-x-1/2 bg-rim outline-1 outline-sheet sm:hidden"
+        style={{ left: `${RULE_AT * 100}%` }}
+      />
       {torn && (
         <span
           aria-hidden
@@ -107,7 +112,7 @@ export function Rail({ gauges, bans, ...rest }: RailProps) {
               limit
             </span>
             <span
-              className="absolute top-0 z-10 w-[2px] -translate-x-1/2 bg-rim"
+              className="absolute top-0 z-10 w-[2px] -translate-x-1/2 bg-rim outline-1 outline-sheet"
               style={{ left: `${RULE_AT * 100}%`, height: gauges.length * 28 }}
             />
           </span>
