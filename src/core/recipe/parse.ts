@@ -2,7 +2,7 @@ import { remember } from '@/core/memo';
 import { clean } from './clean';
 import { headingOf, isBareSection, META, sectionName, type Heading } from './heading';
 import { splitInline } from './inline';
-import { ingredientScore, startsWithAmount, startsWithMeasure, STEP_START } from './score';
+import { ingredientScore, startsWithAmount, startsAsStep, startsWithMeasure } from './score';
 import { readServings as readServingsNow, type ServingsReading, type ServingsWords } from './servings';
 import {
   linesOf,
@@ -120,7 +120,7 @@ class Parser {
         if (score >= 2 || (score >= 1 && stretch.marked && !stretch.numbered)) {
           this.state = 'ingredients';
           this.list(stretch, false);
-        } else if (score <= -2 && (this.lines.length > 0 || STEP_START.test(stretch.text)))
+        } else if (score <= -2 && (this.lines.length > 0 || startsAsStep(stretch.text)))
           this.steps.push(stretch);
         else this.notes.push(stretch);
     }
@@ -175,7 +175,7 @@ class Parser {
   private saysServings({ text, marked }: MarkedStretch, score: number): boolean {
     if (text.length >= 90 || (marked && this.state !== 'before')) return false;
     const plainly = SAYS_SERVINGS.test(text);
-    if (score >= 4 && !plainly) return false;
+    if (!plainly && (score >= 4 || startsAsStep(text))) return false;
     if (this.state === 'method' && !/^(?:serves|makes|feeds|yields?|servings)\b/i.test(text)) return false;
     if (this.state === 'ingredients' && /^for /i.test(text)) return false;
     return readServings(text) !== null;

@@ -6,7 +6,7 @@ import { clean } from './clean';
 
 const IMPERATIVES =
   "add|adjust|allow|arrange|assemble|bake|baste|beat|blanch|blend|blitz|boil|bring|broil|brown|brush|bring|char|check|chill|chop|coat|combine|cook|cool|core|cover|cream|crumble|crush|cube|cut|deglaze|dice|dip|discard|dissolve|divide|drain|drizzle|drop|dry|dust|eat|empty|enjoy|finish|first|flip|fluff|fold|freeze|fry|garnish|gently|get|give|grate|grease|grill|grind|halve|heat|in|increase|keep|knead|ladle|layer|leave|let|lift|line|lower|make|marinate|mash|massage|measure|meanwhile|melt|microwave|mince|mix|move|now|once|oil|peel|pile|place|poach|pop|pound|pour|prepare|preheat|press|pressure|puree|push|put|quarter|reduce|refrigerate|reheat|remove|repeat|reserve|rest|return|reheat|rinse|roast|roll|rub|salt|saute|sauté|scatter|scoop|score|scrape|scrub|sear|season|separate|serve|set|shake|shape|shred|sift|simmer|skim|slice|slide|smash|soak|soften|spoon|spray|spread|sprinkle|squeeze|stack|start|steam|steep|stew|stir|store|strain|strip|stuff|sweat|sweeten|swirl|switch|take|taste|tear|then|thin|tip|to|toast|top|toss|transfer|trim|turn|unmould|use|using|wait|warm|wash|wet|when|while|whip|whisk|whizz|wilt|wipe|with|wrap|zest|after|as|at|before|carefully|finally|next|if|you|turn|dump|throw|chuck|whack|bung|fire|do|don't|never|always|no|begin|process|pulse|cool|submerge|stand|tuck|thread|skewer|rehydrate|open|lay|bash|sprinkle|scramble|hold|keep|just|it|this|we|i";
-export const STEP_START = new RegExp(`^(?:${IMPERATIVES})\\b(?!\\s*[:,]?\\s*$)`, 'i');
+const STEP_START = new RegExp(`^(?:${IMPERATIVES})\\b(?!\\s*[:,]?\\s*$)`, 'i');
 /** Words that start a step but name a food or an amount as often: they need more than a beginning. */
 const EITHER =
   /^(?:juice|salt|oil|butter|dry|brown|cream|roast|no|to|with|core|top|cool|dust|line|press|if|as|i|crumble|toast|zest|roll|mash|puree|stew|mince|wrap|drop|strip|pop|stock|rest|you|it|this|we|first|using|use|squeeze|dash|splash|sprinkle|drizzle|grind|blend|mix|spray|skewer|spread|dip|wet|warm|char|at|in|stuff|quarter|half|halve|score|just)\b/i;
@@ -50,3 +50,6 @@ const unmarkedScore = remember((text: string): number => {
 /** How much a row looks like an ingredient (positive) or a step (negative). */
 export const ingredientScore = (text: string, marked: boolean): number =>
   unmarkedScore(text) + (marked ? 1 : 0);
+
+/** True where words plainly tell what to do: an imperative that is no food's name as well. */
+export const startsAsStep = (text: string): boolean => STEP_START.test(text) && !EITHER.test(text);
