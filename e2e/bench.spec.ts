@@ -119,9 +119,27 @@ test('Escape while editing brings the words back', async ({ page }) => {
   await page.getByLabel('Words of this line').fill('9 tbsp capers');
   await page.keyboard.press('Escape');
   await expect(row(page, '1 tbsp capers')).toBeVisible();
+  await page.getByRole('button', { name: 'One serving more' }).click();
   await choose(page, '1 tbsp capers');
   await page.keyboard.press('e');
   await page.keyboard.press('Escape');
+  // nothing was typed, so nothing is undone
+  await expect(page.getByTestId('servings')).toHaveText('7');
+});
+
+test('a line that reads as nothing for a moment keeps its field', async ({ page }) => {
+  await openBench(page);
+  await choose(page, '1 tbsp capers');
+  await page.keyboard.press('e');
+  const field = page.getByLabel('Words of this line');
+  await field.fill('');
+  await field.pressSequentially('For the top:');
+  await field.fill('2 tsp lemon juice');
+  await page.keyboard.press('Enter');
+  await expect(row(page, '2 tsp lemon juice')).toContainText('10 g');
+  await expect(row(page, '10 kalamata olives, halved')).toBeVisible();
+  await expect(row(page, '1 cup raw cashews, soaked')).toBeVisible();
+  await page.keyboard.press('Control+z');
   await expect(row(page, '1 tbsp capers')).toBeVisible();
 });
 

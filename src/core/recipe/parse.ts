@@ -67,6 +67,8 @@ class Parser {
 
   private row(raw: Raw, index: number): void {
     const stretch = stretchOf(raw);
+    // a bullet with nothing behind it
+    if (!stretch.text) return;
     const heading = headingOf(raw.text);
     if (this.title === null && this.state === 'before') {
       if (this.isTitle(stretch, heading, index)) {

@@ -2,7 +2,6 @@
 import { useRouter, useSearchParams } from 'next/navigation';
 import { Suspense, useEffect, useMemo, useState } from 'react';
 import { toast } from 'sonner';
-import { recipeText } from '@/core/format/text';
 import { readRecipe } from '@/core/read/read';
 import { parseRecipe } from '@/core/recipe/parse';
 import { type SwapPreview } from '@/core/swap/rank';
@@ -10,21 +9,23 @@ import { database } from '@/data/db';
 import { sampleText, seedDemo } from '@/data/demo';
 import { newRecipe, saveRecipe } from '@/data/recipes';
 import { setSetting } from '@/data/settings';
-import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
-import { fileName, saveFile } from '@/ui/save-file';
-import { isTyping, useKeys } from '@/ui/use-keys';
+import { useKeys } from '@/ui/use-keys';
 import { useSettings } from '../settings/use-settings';
 import { TableDialog } from '../table/table-dialog';
 import { Ledger } from './ledger';
 import { gaugesOf, ledgerOf } from './model';
 import { Method } from './method';
 import { NewRecipe } from './new-recipe';
+import { BenchActions } from './bench-actions';
 import { DishPanel } from './dish-panel';
+import { EmptyBench } from './empty-bench';
 import { LinePanel } from './panel';
 import { Rail } from './rail';
 import { Diners, Top } from './top';
 import { useDocument } from './use-document';
+import { useLineEdit } from './use-line-edit';
+import { usePaste } from './use-paste';
 import { useSwaps } from './use-swaps';
 import { judgeTable, useDiners } from './use-table';
 
@@ -68,7 +69,7 @@ function OpenRecipe({ id }: { id: string | null }) {
   const { doc, status, canUndo, canRedo, change, undo, redo, settle } = useDocument(id);
   const [selected, setSelected] = useState<number | null>(null);
   const [hovered, setHovered] = useState<number | null>(null);
-  const [editing, setEditing] = useState<number | null>(null);
+  const lineEdit = useLineEdit(doc, change, undo, settle);
   const [chosen, setChosen] = useState(0);
   const [correcting, setCorrecting] = useState(false);
   const [why, setWhy] = useState(false);
@@ -99,10 +100,10 @@ function OpenRecipe({ id }: { id: string | null }) {
 
   const question = useMemo(
     () =>
-      read && current && selected !== null && editing === null
+      read && current && selected !== null && lineEdit.edit === null
         ? { read, diner: current, line: selected, settings: readSettings, avoid }
         : null,
-    [read, current, selected, editing, readSettings, avoid],
+    [read, current, selected, lineEdit.edit, readSettings, avoid],
   );
   const ranked = useSwaps(question);
 
@@ -123,17 +124,9 @@ function OpenRecipe({ id }: { id: string | null }) {
     select(next);
     document.querySelector(`[data-line="${next}"]`)?.scrollIntoView({ block: 'nearest' });
   };
-  const setLine = (index: number, text: string) => {
-    const line = read?.lines[index]?.line;
-    if (!doc || !line) return;
-    const kept = text.replace(/[\r\n]+/g, ' ');
-    const put = kept.trim() === '' ? ' ' : kept;
-    change({ text: doc.text.slice(0, line.start) + put + doc.text.slice(line.end) }, `line-${line.start}`);
-  };
-  const finishEdit = (cancel: boolean) => {
-    setEditing(null);
-    if (cancel) undo();
-    settle();
+  const beginEdit = (index: number) => {
+    const line = read?.lines[index];
+    if (line?.origin === 'ingredients') lineEdit.begin(line.line.start, line.line.text);
   };
   const apply = (preview: SwapPreview) => {
     change({ text: preview.swapped.text });
@@ -157,8 +150,8 @@ function OpenRecipe({ id }: { id: string | null }) {
   useKeys({
     ArrowDown: () => move(1),
     ArrowUp: () => move(-1),
-    e: () => selected !== null && read?.lines[selected]?.origin === 'ingredients' && setEditing(selected),
-    Enter: () => selected !== null && read?.lines[selected]?.origin === 'ingredients' && setEditing(selected),
+    e: () => selected !== null && beginEdit(selected),
+    Enter: () => selected !== null && beginEdit(selected),
     f: () => selected !== null && setCorrecting(true),
     w: () => selected !== null && setWhy(!why),
     s: () => ranked && setChosen((chosen + 1) % Math.max(1, Math.min(8, ranked.previews.length))),
@@ -178,34 +171,11 @@ function OpenRecipe({ id }: { id: string | null }) {
     'mod+y': redo,
   });
 
-  useEffect(() => {
-    const onPaste = (event: ClipboardEvent) => {
-      if (isTyping(event.target)) return;
-      const reading = recipeText(event.clipboardData?.getData('text/plain') ?? '');
-      if (!reading.ok) toast.error(reading.message);
-      else
-        void take(reading.recipes).then((first) => {
-          if (first) router.push(`/?recipe=${first}`);
-        });
-    };
-    window.addEventListener('paste', onPaste);
-    return () => window.removeEventListener('paste', onPaste);
-  }, [router]);
+  usePaste((texts) => void open(texts));
 
   if (status === 'loading' && id) return <p className="p-6 text-mute">Taking it off the shelf …</p>;
   if (!doc || !read || !current)
-    return (
-      <div className="mx-auto max-w-2xl">
-        <h1 className="text-[25px] font-semibold">An empty bench</h1>
-        <p className="mb-4 mt-1 text-mute">
-          Paste a recipe anywhere on this page, or write one here. Dulvet reads it line by line and says where
-          it goes over.
-        </p>
-        <div className="sheet p-4">
-          <NewRecipe onTake={(texts) => void open(texts)} onSample={() => void open([sampleText()])} />
-        </div>
-      </div>
-    );
+    return <EmptyBench onTake={(texts) => void open(texts)} onSample={() => void open([sampleText()])} />;
 
   const { audit } = current;
   const { gauges, bans } = gaugesOf(audit, read, current.protocol);
@@ -258,40 +228,29 @@ function OpenRecipe({ id }: { id: string | null }) {
             rows={rows}
             selected={selected}
             lit={lit}
-            editing={editing}
+            starts={read.lines.map((l) => l.line.start)}
+            edit={lineEdit.edit}
             onSelect={select}
             onHover={setHovered}
             onEdit={(i) => {
               select(i);
-              setEditing(i);
+              beginEdit(i);
             }}
-            onText={setLine}
-            onDone={finishEdit}
+            onText={lineEdit.type}
+            onDone={lineEdit.finish}
           />
         )}
-        <div className="no-print mt-2 flex flex-wrap gap-1">
-          <Button look="plain" keys="N" onClick={() => setDialog('new')}>
-            New recipe
-          </Button>
-          <Button look="plain" keys="T" aria-pressed={wholeText} onClick={() => setWholeText(!wholeText)}>
-            {wholeText ? 'Lines' : 'Whole text'}
-          </Button>
-          <Button look="plain" keys="Ctrl Z" disabled={!canUndo} onClick={undo}>
-            Undo
-          </Button>
-          <Button look="plain" disabled={!canRedo} onClick={redo}>
-            Redo
-          </Button>
-          <Button
-            look="plain"
-            onClick={() => saveFile(`${fileName(audit.title)}.md`, 'text/markdown', doc.text)}
-          >
-            Save as text
-          </Button>
-          <Button look="plain" onClick={() => window.print()}>
-            Print
-          </Button>
-        </div>
+        <BenchActions
+          title={audit.title}
+          text={doc.text}
+          wholeText={wholeText}
+          canUndo={canUndo}
+          canRedo={canRedo}
+          onNew={() => setDialog('new')}
+          onWholeText={() => setWholeText(!wholeText)}
+          onUndo={undo}
+          onRedo={redo}
+        />
         {!wholeText && audit.steps.length > 0 && <Method audit={audit} />}
       </div>
       <aside
@@ -315,7 +274,7 @@ function OpenRecipe({ id }: { id: string | null }) {
             onCorrect={correct}
             onCorrecting={setCorrecting}
             onWhy={setWhy}
-            onEdit={() => setEditing(selected)}
+            onEdit={() => beginEdit(selected)}
             onClose={() => select(null)}
           />
         ) : (

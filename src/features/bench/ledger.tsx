@@ -4,17 +4,20 @@ import { showNumber } from '@/core/format/figures';
 import type { RecipeAudit } from '@/core/audit/schema';
 import { Glyph } from '@/ui/glyph';
 import type { Cell, LedgerRow } from './model';
+import type { LineEdit } from './use-line-edit';
 
 interface LedgerProps {
   audit: RecipeAudit;
   rows: readonly LedgerRow[];
   selected: number | null;
   lit: number | null;
-  editing: number | null;
+  /** Where each line starts in the text. */
+  starts: readonly number[];
+  edit: LineEdit | null;
   onSelect: (index: number) => void;
   onHover: (index: number | null) => void;
   onEdit: (index: number) => void;
-  onText: (index: number, text: string) => void;
+  onText: (text: string) => void;
   onDone: (cancel: boolean) => void;
 }
 
@@ -34,36 +37,32 @@ function Figure({ cell, className = '' }: { cell: Cell; className?: string }) {
   );
 }
 
-function Words({
-  row,
-  editing,
-  onText,
-  onDone,
-}: { row: LedgerRow; editing: boolean } & Pick<LedgerProps, 'onText' | 'onDone'>) {
+function EditWords({ draft, onText, onDone }: { draft: string } & Pick<LedgerProps, 'onText' | 'onDone'>) {
   const input = useRef<HTMLInputElement>(null);
   useEffect(() => {
-    if (!editing) return;
     input.current?.focus();
     input.current?.setSelectionRange(input.current.value.length, input.current.value.length);
-  }, [editing]);
-  if (editing)
-    return (
-      <input
-        ref={input}
-        aria-label="Words of this line"
-        value={row.line.text}
-        onChange={(e) => onText(row.index, e.target.value)}
-        onBlur={() => onDone(false)}
-        onKeyDown={(e) => {
-          if (e.key === 'Enter' || e.key === 'Escape') {
-            e.preventDefault();
-            e.stopPropagation();
-            onDone(e.key === 'Escape');
-          }
-        }}
-        className="w-full rounded border-[1.5px] border-rim bg-sheet px-1.5 py-0.5"
-      />
-    );
+  }, []);
+  return (
+    <input
+      ref={input}
+      aria-label="Words of this line"
+      value={draft}
+      onChange={(e) => onText(e.target.value)}
+      onBlur={() => onDone(false)}
+      onKeyDown={(e) => {
+        if (e.key === 'Enter' || e.key === 'Escape') {
+          e.preventDefault();
+          e.stopPropagation();
+          onDone(e.key === 'Escape');
+        }
+      }}
+      className="w-full rounded border-[1.5px] border-rim bg-sheet px-1.5 py-0.5"
+    />
+  );
+}
+
+function Words({ row }: { row: LedgerRow }) {
   return (
     <>
       {row.line.origin === 'method' && (
@@ -75,13 +74,90 @@ function Words({
   );
 }
 
+function SectionRow({ children }: { children: string }) {
+  return (
+    <tr>
+      <th
+        scope="rowgroup"
+        colSpan={6}
+        className="px-3 pb-0.5 pt-2.5 text-left text-[12.5px] font-semibold text-mute"
+      >
+        {children}
+      </th>
+    </tr>
+  );
+}
+
+function Figures({ row }: { row: LedgerRow }) {
+  return (
+    <>
+      <Figure cell={row.fat} />
+      <Figure cell={row.sodium} />
+      <Figure cell={row.sugar} className="hidden md:table-cell" />
+      <td className="num hidden px-2 py-1.5 text-right md:table-cell">{row.energy}</td>
+    </>
+  );
+}
+
+function EditRow({
+  edit,
+  row,
+  onText,
+  onDone,
+}: { edit: LineEdit; row?: LedgerRow } & Pick<LedgerProps, 'onText' | 'onDone'>) {
+  return (
+    <tr
+      data-line={row?.index}
+      className="border-b border-hair/60 bg-pick"
+      style={{ boxShadow: 'inset 4px 0 var(--rim)' }}
+    >
+      <td className="py-1.5 pl-3 align-middle">{row && <Glyph mark={row.mark} />}</td>
+      <th scope="row" className="px-2 py-1.5 text-left font-normal">
+        <EditWords draft={edit.draft} onText={onText} onDone={onDone} />
+      </th>
+      {row ? <Figures row={row} /> : <td colSpan={4} />}
+    </tr>
+  );
+}
+
+type LineRowProps = { row: LedgerRow; on: boolean; lit: boolean } & Pick<
+  LedgerProps,
+  'onSelect' | 'onHover' | 'onEdit'
+>;
+
+function LineRow({ row, on, lit, onSelect, onHover, onEdit }: LineRowProps) {
+  return (
+    <tr
+      data-line={row.index}
+      aria-selected={on}
+      onClick={() => onSelect(row.index)}
+      onDoubleClick={() => row.line.origin === 'ingredients' && onEdit(row.index)}
+      onMouseEnter={() => onHover(row.index)}
+      onMouseLeave={() => onHover(null)}
+      className={`cursor-pointer border-b border-hair/60 last:border-0 ${on ? 'bg-pick' : lit ? 'bg-wash' : ''}`}
+      style={on ? { boxShadow: 'inset 4px 0 var(--rim)' } : undefined}
+    >
+      <td className="py-1.5 pl-3 align-middle">
+        <Glyph mark={row.mark} />
+      </td>
+      <th scope="row" className="px-2 py-1.5 text-left font-normal [overflow-wrap:anywhere]">
+        <button type="button" onClick={() => onSelect(row.index)} aria-pressed={on} className="text-left">
+          <Words row={row} />
+        </button>
+      </th>
+      <Figures row={row} />
+    </tr>
+  );
+}
+
 /** The cook's own lines, with what each brings; columns add up to the gauges. */
 export function Ledger({
   audit,
   rows,
   selected,
   lit,
-  editing,
+  starts,
+  edit,
   onSelect,
   onHover,
   onEdit,
@@ -89,6 +165,12 @@ export function Ledger({
   onDone,
 }: LedgerProps) {
   const per = audit.perServing;
+  const mine = rows.filter((r) => r.line.origin === 'ingredients');
+  const found = edit !== null && mine.some((r) => starts[r.index] === edit.start);
+  const firstAfter =
+    edit === null
+      ? -1
+      : (rows.find((r) => r.line.origin === 'method' || (starts[r.index] ?? 0) > edit.start)?.index ?? -1);
   const total = (n: number | null | undefined) => (n === null || n === undefined ? '?' : showNumber(n));
   return (
     <section aria-label="Lines" className="sheet mt-3 overflow-hidden">
@@ -116,56 +198,32 @@ export function Ledger({
           </tr>
         </thead>
         <tbody>
-          {rows.map((row) => {
-            const { heading } = row;
-            const on = selected === row.index;
+          {rows.flatMap((row) => {
+            const start = starts[row.index] ?? 0;
+            const edited = edit !== null && start === edit.start && row.line.origin === 'ingredients';
+            // words that read as no line for a moment keep their field, before the line that follows
+            const lost = row.index === firstAfter && !found;
             return [
-              heading && (
-                <tr key={`s${row.index}`}>
-                  <th
-                    scope="rowgroup"
-                    colSpan={6}
-                    className="px-3 pb-0.5 pt-2.5 text-left text-[12.5px] font-semibold text-mute"
-                  >
-                    {heading}
-                  </th>
-                </tr>
+              ...(lost && edit ? [<EditRow key="edit" edit={edit} onText={onText} onDone={onDone} />] : []),
+              ...(row.heading ? [<SectionRow key={`s${row.index}`}>{row.heading}</SectionRow>] : []),
+              edited ? (
+                <EditRow key="edit" edit={edit} row={row} onText={onText} onDone={onDone} />
+              ) : (
+                <LineRow
+                  key={row.index}
+                  row={row}
+                  on={selected === row.index}
+                  lit={lit === row.index}
+                  onSelect={onSelect}
+                  onHover={onHover}
+                  onEdit={onEdit}
+                />
               ),
-              <tr
-                key={row.index}
-                data-line={row.index}
-                aria-selected={on}
-                onClick={() => onSelect(row.index)}
-                onDoubleClick={() => row.line.origin === 'ingredients' && onEdit(row.index)}
-                onMouseEnter={() => onHover(row.index)}
-                onMouseLeave={() => onHover(null)}
-                className={`cursor-pointer border-b border-hair/60 last:border-0 ${on ? 'bg-pick' : lit === row.index ? 'bg-wash' : ''}`}
-                style={on ? { boxShadow: 'inset 4px 0 var(--rim)' } : undefined}
-              >
-                <td className="py-1.5 pl-3 align-middle">
-                  <Glyph mark={row.mark} />
-                </td>
-                <th scope="row" className="px-2 py-1.5 text-left font-normal [overflow-wrap:anywhere]">
-                  {editing === row.index ? (
-                    <Words row={row} editing onText={onText} onDone={onDone} />
-                  ) : (
-                    <button
-                      type="button"
-                      onClick={() => onSelect(row.index)}
-                      aria-pressed={on}
-                      className="text-left"
-                    >
-                      <Words row={row} editing={false} onText={onText} onDone={onDone} />
-                    </button>
-                  )}
-                </th>
-                <Figure cell={row.fat} />
-                <Figure cell={row.sodium} />
-                <Figure cell={row.sugar} className="hidden md:table-cell" />
-                <td className="num hidden px-2 py-1.5 text-right md:table-cell">{row.energy}</td>
-              </tr>,
             ];
           })}
+          {edit && !found && firstAfter < 0 && (
+            <EditRow key="edit" edit={edit} onText={onText} onDone={onDone} />
+          )}
         </tbody>
         <tfoot>
           <tr className="num border-t-2 border-rim font-semibold">
