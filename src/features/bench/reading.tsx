@@ -53,7 +53,7 @@ export function Reading({ line, correction, onCorrect, open, onOpen }: ReadingPr
     <div className="mt-2 rounded-[10px] border-[1.5px] border-hair p-3">
       <div className="flex items-end gap-2">
         <div className="flex-1">
-          <label htmlFor={`${id}g`} className="block text-[13px] font-semibold">
+          <label htmlFor={`${id}g`} className="mb-1 block text-[13px] font-semibold">
             Grams that go in
           </label>
           <input
@@ -76,7 +76,7 @@ export function Reading({ line, correction, onCorrect, open, onOpen }: ReadingPr
       )}
       {line.origin === 'ingredients' && (
         <div className="mt-3">
-          <label htmlFor={`${id}f`} className="block text-[13px] font-semibold">
+          <label htmlFor={`${id}f`} className="mb-1 block text-[13px] font-semibold">
             Which food
           </label>
           <input
@@ -92,10 +92,10 @@ export function Reading({ line, correction, onCorrect, open, onOpen }: ReadingPr
                 <button
                   type="button"
                   onClick={() => onCorrect({ ...correction, foodId: food.id })}
-                  className={`flex w-full items-baseline justify-between gap-2 rounded px-2 py-1 text-left hover:bg-pick ${first?.food?.id === food.id ? 'font-semibold' : ''}`}
+                  className={`block w-full rounded px-2 py-1 text-left hover:bg-pick ${first?.food?.id === food.id ? 'font-semibold' : ''}`}
                 >
-                  <span>{food.name}</span>
-                  <span className="num text-[12px] text-mute">
+                  <span className="block">{food.name}</span>
+                  <span className="num block text-[12px] font-normal text-mute">
                     {showNumber(food.energyKcal)} kcal, {food.fatG === null ? '?' : showNumber(food.fatG)} g
                     fat in 100 g · {Math.round(confidence * 100)} %
                   </span>
