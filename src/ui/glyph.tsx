@@ -11,6 +11,19 @@ const NAMES: Record<Mark, string> = {
   clear: 'nothing to mind',
 };
 
+const DOTTED = (
+  <circle
+    cx="8"
+    cy="8"
+    r="5.6"
+    fill="none"
+    stroke="var(--ink)"
+    strokeWidth="2.4"
+    strokeDasharray="0.1 4.3"
+    strokeLinecap="round"
+  />
+);
+
 /** A verdict as a shape first: ring, half disc, diamond, dotted ring. Reads in grey and aloud. */
 export function Glyph({ mark, size = 14, label = true }: { mark: Mark; size?: number; label?: boolean }) {
   const shape = {
@@ -23,30 +36,10 @@ export function Glyph({ mark, size = 14, label = true }: { mark: Mark; size?: nu
       </>
     ),
     over: <path d="M8 0.8 15.2 8 8 15.2 0.8 8z" fill="var(--over)" />,
-    depends: (
-      <circle
-        cx="8"
-        cy="8"
-        r="5.6"
-        fill="none"
-        stroke="var(--ink)"
-        strokeWidth="2.4"
-        strokeDasharray="0.1 4.3"
-        strokeLinecap="round"
-      />
-    ),
+    depends: DOTTED,
     unknown: (
       <>
-        <circle
-          cx="8"
-          cy="8"
-          r="5.6"
-          fill="none"
-          stroke="var(--ink)"
-          strokeWidth="2.4"
-          strokeDasharray="0.1 4.3"
-          strokeLinecap="round"
-        />
+        {DOTTED}
         <circle cx="8" cy="8" r="1.7" fill="var(--ink)" />
       </>
     ),

@@ -35,6 +35,20 @@ function atMost(
   return { holds: 'possibly', because: said };
 }
 
+/** US law asks per serving, EU law per 100 g: judged by the figure that is printed, the serving first. */
+function servingOr100(
+  e: Evidence,
+  nutrient: LabelNutrient,
+  [serving, strict]: readonly [number, boolean],
+  hundred: number,
+  words: string,
+): { holds: Holds; because: string } {
+  const own = e.perServing[nutrient];
+  return own
+    ? atMost(own, serving, `${words.replace(',', ' a serving,')}`, strict)
+    : atMost(e.per100g[nutrient], hundred, `${words.replace(',', ' in 100 g,')}`);
+}
+
 function atLeast(value: Range | null, bound: number, what: string): { holds: Holds; because: string } {
   if (!value) return { holds: 'unknown', because: `${what} is not printed` };
   const said = `${what} is ${shown(value.low)}–${shown(value.high)}, the claim asks for ${bound}`;
@@ -61,37 +75,25 @@ const RULES: readonly Rule[] = [
     claim: 'low fat',
     pattern: /\blow[- ]fat\b/i,
     source: 'US 21 CFR 101.62(b): up to 3 g a serving; EU 1924/2006: up to 3 g/100 g',
-    judge: (e) =>
-      e.perServing.fatG
-        ? atMost(e.perServing.fatG, 3, 'fat a serving, g')
-        : atMost(e.per100g.fatG, 3, 'fat in 100 g, g'),
+    judge: (e) => servingOr100(e, 'fatG', [3, false], 3, 'fat, g'),
   },
   {
     claim: 'sodium free',
     pattern: /\b(?:sodium[- ]free|salt[- ]free|no salt\b(?! added)|zero sodium)/i,
     source: 'US 21 CFR 101.61(b): under 5 mg a serving; EU 1924/2006: up to 5 mg/100 g',
-    judge: (e) =>
-      e.perServing.sodiumMg
-        ? atMost(e.perServing.sodiumMg, 5, 'sodium a serving, mg', true)
-        : atMost(e.per100g.sodiumMg, 5, 'sodium in 100 g, mg'),
+    judge: (e) => servingOr100(e, 'sodiumMg', [5, true], 5, 'sodium, mg'),
   },
   {
     claim: 'very low sodium',
     pattern: /\bvery low (?:sodium|salt)\b/i,
     source: 'US 21 CFR 101.61(b): up to 35 mg; EU 1924/2006: up to 40 mg/100 g',
-    judge: (e) =>
-      e.perServing.sodiumMg
-        ? atMost(e.perServing.sodiumMg, 35, 'sodium a serving, mg')
-        : atMost(e.per100g.sodiumMg, 40, 'sodium in 100 g, mg'),
+    judge: (e) => servingOr100(e, 'sodiumMg', [35, false], 40, 'sodium, mg'),
   },
   {
     claim: 'low sodium',
     pattern: /(?<!very )\blow[- ](?:sodium|salt|in salt)\b/i,
     source: 'US 21 CFR 101.61(b): up to 140 mg a serving; EU 1924/2006: up to 120 mg/100 g',
-    judge: (e) =>
-      e.perServing.sodiumMg
-        ? atMost(e.perServing.sodiumMg, 140, 'sodium a serving, mg')
-        : atMost(e.per100g.sodiumMg, 120, 'sodium in 100 g, mg'),
+    judge: (e) => servingOr100(e, 'sodiumMg', [140, false], 120, 'sodium, mg'),
   },
   {
     claim: 'no salt added',
@@ -103,10 +105,7 @@ const RULES: readonly Rule[] = [
     claim: 'sugar free',
     pattern: /\b(?:sugar[- ]free|zero sugar)\b/i,
     source: 'US 21 CFR 101.60(c): under 0.5 g a serving; EU 1924/2006: up to 0.5 g/100 g',
-    judge: (e) =>
-      e.perServing.sugarG
-        ? atMost(e.perServing.sugarG, 0.5, 'sugar a serving, g', true)
-        : atMost(e.per100g.sugarG, 0.5, 'sugar in 100 g, g'),
+    judge: (e) => servingOr100(e, 'sugarG', [0.5, true], 0.5, 'sugar, g'),
   },
   {
     claim: 'low sugars',
