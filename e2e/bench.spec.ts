@@ -227,3 +227,49 @@ test('by night the colours still carry', async ({ browser }) => {
   await expectAccessible(page);
   await context.close();
 });
+
+test('the whole text is edited live, and undone as one step', async ({ page }) => {
+  await openBench(page);
+  await page.keyboard.press('t');
+  const text = page.getByLabel("The recipe's whole text");
+  await text.fill('New pot\nServes 2\n\n500 g potatoes');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('New pot');
+  await expect(page.getByTestId('servings')).toHaveText('2');
+  await page.getByRole('button', { name: 'Lines' }).click();
+  await expect(row(page, '500 g potatoes')).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(
+    'Narrowboat aubergine and butter bean bake',
+  );
+});
+
+test('every number answers why: words, reading, food, source', async ({ page }) => {
+  await openBench(page);
+  await choose(page, '2 (15-oz) cans butter beans');
+  await page.getByRole('button', { name: /^Why/ }).click();
+  const panel = page.getByRole('complementary');
+  await expect(panel).toContainText('Butter beans, canned, drained');
+  await expect(panel).toContainText('425 g printed');
+  await expect(panel).toContainText('Duyff, Mount & Jones 2011');
+  await expect(panel).toContainText('may also mean');
+  await expectAccessible(page);
+});
+
+test('what the method brings is marked in its words and can be swapped there', async ({ page }) => {
+  await openBench(page);
+  await takeIn(page, 'Greasy pot\nServes 2\n\n200 g wholemeal flour\n\nGrease a loaf tin. Bake 30 minutes.');
+  await expect(page.getByRole('region', { name: 'Method' }).locator('mark')).toHaveText('Grease a loaf tin');
+  await choose(page, 'Grease a loaf tin');
+  await page.getByRole('button', { name: /Swap it/ }).click();
+  await expect(page.getByRole('region', { name: 'Method' })).toContainText(
+    'Line the tin with baking paper. Bake 30 minutes.',
+  );
+  await expect(page.getByRole('complementary')).toContainText('Within Heart-strict');
+});
+
+test('print shows the sheet without buttons', async ({ page }) => {
+  await openBench(page);
+  await page.emulateMedia({ media: 'print' });
+  await expect(page.getByRole('region', { name: 'Lines' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Save as text' })).toBeHidden();
+});

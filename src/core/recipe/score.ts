@@ -35,6 +35,7 @@ const unmarkedScore = remember((text: string): number => {
   const cleaned = clean(text);
   let score = 0;
   if (startsWithAmount(cleaned)) score += 3;
+  else if (startsWithMeasure(cleaned)) score += 1.5;
   if (cleaned.length < 70) score += 1;
   if (cleaned.length > 110) score -= 2;
   const words = cleaned.split(' ').length;
@@ -42,8 +43,11 @@ const unmarkedScore = remember((text: string): number => {
   if (STEP_START.test(cleaned)) score -= EITHER.test(cleaned) ? 0.5 : 3;
   if (STEP_INSIDE.test(cleaned)) score -= 1.5;
   if (words <= 12 && score < 4) {
-    const food = findFood(cleaned.toLowerCase().replace(/[,(].*$/, ''), '', 1)[0];
-    if (food && food.confidence >= SURE) score += 1.5;
+    const names = cleaned
+      .toLowerCase()
+      .replace(/[,(].*$/, '')
+      .split(/ and | & /);
+    if (names.some((name) => (findFood(name, '', 1)[0]?.confidence ?? 0) >= SURE)) score += 1.5;
   }
   return score;
 });
