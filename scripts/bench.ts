@@ -54,9 +54,12 @@ async function main() {
   await bench.run();
   const row = (name: string) => bench.tasks.find((t) => t.name.startsWith(name));
   for (const task of bench.tasks) {
-    const result = task.result as { latency?: { mean: number; p99: number }; throughput?: { mean: number } };
+    const result = task.result as {
+      latency?: { mean: number; p50: number; p99: number };
+      throughput?: { mean: number };
+    };
     console.log(
-      `${task.name.padEnd(46)} ${(result.latency?.mean ?? NaN).toFixed(4).padStart(9)} ms mean ${(result.latency?.p99 ?? NaN).toFixed(4).padStart(9)} ms p99 ${Math.round(
+      `${task.name.padEnd(46)} ${(result.latency?.mean ?? NaN).toFixed(4).padStart(9)} ms mean ${(result.latency?.p50 ?? NaN).toFixed(4).padStart(9)} ms median ${(result.latency?.p99 ?? NaN).toFixed(4).padStart(9)} ms p99 ${Math.round(
         result.throughput?.mean ?? NaN,
       )
         .toLocaleString('en')

@@ -1,4 +1,5 @@
 import { distance } from 'fastest-levenshtein';
+import { remember } from '@/core/memo';
 import { FOODS, type Food } from './table';
 import { isHarmless, tokens } from './tokens';
 
@@ -119,7 +120,7 @@ function stateWeight(state: string, food: Food): number {
 }
 
 /** Nearest word of the table for a misspelt one: one slip in short words, two in long ones. */
-function correct(token: string): string | null {
+const correct = remember((token: string): string | null => {
   if (token.length < 5) return null;
   const allowed = token.length >= 8 ? 2 : 1;
   let found: string | null = null;
@@ -135,7 +136,7 @@ function correct(token: string): string | null {
     }
   }
   return found;
-}
+});
 
 interface Query {
   readonly tokens: string[];

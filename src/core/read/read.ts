@@ -7,7 +7,7 @@ import { readMethod, type Mention } from './method';
 import type { ReadLine, ReadRecipe, ReadServings, ReadSettings } from './types';
 
 const cache = new Map<string, Map<string, ReadLine>>();
-const CACHE_LIMIT = 5000;
+const CACHE_LIMIT = 2500;
 
 /** Reads a line, or gives the reading it had: lines do not depend on each other. */
 function remembered(line: Recipe['lines'][number], settings: ReadSettings, servings: number): ReadLine {

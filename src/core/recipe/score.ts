@@ -45,6 +45,8 @@ const unmarkedScore = remember((text: string): number => {
   if (words <= 12 && score < 4) {
     const names = cleaned
       .toLowerCase()
+      // without its number a phrase is one that was found before
+      .replace(/^[\d\s./-]+/, '')
       .replace(/[,(].*$/, '')
       .split(/ and | & /);
     if (names.some((name) => (findFood(name, '', 1)[0]?.confidence ?? 0) >= SURE)) score += 1.5;
