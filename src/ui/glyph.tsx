@@ -58,6 +58,3 @@ export function Glyph({ mark, size = 14, label = true }: { mark: Mark; size?: nu
     </svg>
   );
 }
-
-/** What a mark is called. */
-export const markName = (mark: Mark): string => NAMES[mark];

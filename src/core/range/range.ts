@@ -52,6 +52,3 @@ export const hull = (a: Range, b: Range): Range => ({
   best: a.best,
   high: Math.max(a.high, b.high),
 });
-
-/** True where low and high are the same figure. */
-export const isExact = (a: Range): boolean => a.low === a.high;

@@ -31,12 +31,16 @@ function readServings(recipe: Recipe, override: number | undefined): ReadServing
   return { range: range(...VAGUE.servings.unsaid), said: false, text: VAGUE.servings.why };
 }
 
+/** The key of a line's correction: its words; those of the method apart from the list's. */
+export const correctionKey = (origin: ReadLine['origin'], words: string): string =>
+  origin === 'method' ? `method: ${words}` : words;
+
 /** A mention in the method as a line of its own, so that the ledger adds up. */
 function lineOfMention(mention: Mention, recipe: Recipe, settings: ReadSettings): ReadLine {
   const step = recipe.steps[mention.step] as Recipe['steps'][number];
   const start = step.start + mention.span[0];
   const line = { text: mention.words, start, end: step.start + mention.span[1], section: 'From the method' };
-  const correction = settings.corrections[`method: ${step.text.slice(...mention.span)}`];
+  const correction = settings.corrections[correctionKey('method', mention.words)];
   const grams: Range | null = correction?.grams !== undefined ? exact(correction.grams) : mention.grams;
   return {
     line,

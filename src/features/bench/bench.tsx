@@ -2,7 +2,7 @@
 import { useRouter, useSearchParams } from 'next/navigation';
 import { Suspense, useEffect, useMemo, useState } from 'react';
 import { toast } from 'sonner';
-import { readRecipe } from '@/core/read/read';
+import { correctionKey, readRecipe } from '@/core/read/read';
 import { parseRecipe } from '@/core/recipe/parse';
 import { type SwapPreview } from '@/core/swap/rank';
 import { database } from '@/data/db';
@@ -136,7 +136,7 @@ function OpenRecipe({ id }: { id: string | null }) {
   const correct = (correction: { foodId?: string; grams?: number } | null) => {
     const line = selected === null ? undefined : read?.lines[selected];
     if (!doc || !line) return;
-    const key = line.origin === 'method' ? `method: ${line.line.text}` : line.line.text;
+    const key = correctionKey(line.origin, line.line.text);
     const others = Object.fromEntries(Object.entries(doc.corrections).filter(([k]) => k !== key));
     change({ corrections: correction ? { ...others, [key]: correction } : others });
   };
@@ -182,7 +182,7 @@ function OpenRecipe({ id }: { id: string | null }) {
   const rows = ledgerOf(audit);
   const lit = hovered ?? selected;
   const line = selected === null ? undefined : read.lines[selected];
-  const correctionKey = line?.origin === 'method' ? `method: ${line.line.text}` : (line?.line.text ?? '');
+  const correction = line && doc.corrections[correctionKey(line.origin, line.line.text)];
 
   return (
     <div className={`grid gap-3.5 lg:grid-cols-[minmax(0,1fr)_372px] ${line ? 'max-lg:pb-[58dvh]' : ''}`}>
@@ -266,7 +266,7 @@ function OpenRecipe({ id }: { id: string | null }) {
             role={ranked?.role ?? { id: 'any', label: 'in the dish', evidence: '' }}
             previews={ranked?.previews ?? []}
             chosen={chosen}
-            correction={doc.corrections[correctionKey]}
+            correction={correction}
             correcting={correcting}
             why={why}
             onChoose={setChosen}

@@ -176,12 +176,6 @@ export function ledgerOf(audit: RecipeAudit): LedgerRow[] {
   });
 }
 
-/** What one diner may say of the dish. */
-export interface DinerVerdict {
-  readonly verdict: Verdict;
-  readonly allergens: readonly string[];
-}
-
 export const VERDICT_WORDS: Record<Verdict, string> = {
   within: 'within',
   near: 'near',
@@ -193,3 +187,8 @@ export const VERDICT_WORDS: Record<Verdict, string> = {
 /** "4–5", "6". */
 export const servingsWords = (r: Range): string =>
   r.low === r.high ? showNumber(r.best) : `${showNumber(r.low)}–${showNumber(r.high)}`;
+
+const LONG_LABEL = 'Nuts, seeds, avocado, olives, coconut';
+
+/** A limit's name where there is little room. */
+export const shortLabel = (label: string): string => (label === LONG_LABEL ? 'Nuts and kin' : label);

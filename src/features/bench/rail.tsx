@@ -1,5 +1,5 @@
 import { Glyph } from '@/ui/glyph';
-import { SCALE_END, RULE_AT, VERDICT_WORDS, type Ban, type Gauge } from './model';
+import { SCALE_END, RULE_AT, shortLabel, VERDICT_WORDS, type Ban, type Gauge } from './model';
 
 type Colours = readonly [string, string, string];
 const FILLS: Record<string, Colours> = {
@@ -125,9 +125,7 @@ export function Rail({ gauges, bans, ...rest }: RailProps) {
             className="grid grid-cols-[1fr_auto] items-center gap-x-3 py-1 sm:h-7 sm:grid-cols-[118px_1fr_190px] sm:py-0"
           >
             <span className="truncate font-semibold" title={`${gauge.limit.label}: ${gauge.limit.source}`}>
-              {gauge.limit.label === 'Nuts, seeds, avocado, olives, coconut'
-                ? 'Nuts and kin'
-                : gauge.limit.label}
+              {shortLabel(gauge.limit.label)}
             </span>
             <div className="order-3 col-span-2 sm:order-none sm:col-span-1">
               <Bar gauge={gauge} {...rest} />
@@ -161,9 +159,7 @@ export function Rail({ gauges, bans, ...rest }: RailProps) {
                     : 'text-mute'
                 }
               >
-                {limit.label === 'Nuts, seeds, avocado, olives, coconut'
-                  ? 'nuts and kin'
-                  : limit.label.toLowerCase()}
+                {shortLabel(limit.label).toLowerCase()}
               </span>
               {lines.length > 0 && (
                 <span className="text-[13px] text-mute">

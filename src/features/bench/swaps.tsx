@@ -4,6 +4,7 @@ import type { AuditLimit, RecipeAudit } from '@/core/audit/schema';
 import type { SwapPreview } from '@/core/swap/rank';
 import { Button } from '@/ui/button';
 import { Glyph } from '@/ui/glyph';
+import { shortLabel } from './model';
 
 /** What a swap does, in a phrase: the limit it moves most. */
 function effectOf(before: RecipeAudit, after: RecipeAudit): string {
@@ -15,10 +16,7 @@ function effectOf(before: RecipeAudit, after: RecipeAudit): string {
   if (!moved || Math.abs(moved.by) < 0.01) return 'moves no limit';
   const amount = (moved.b.value?.best ?? 0) - (moved.a.value?.best ?? 0);
   const unit = moved.b.unit === '% kcal' ? 'points' : (moved.b.unit.split(' ')[0] ?? '');
-  const what =
-    moved.b.id === 'fat-share'
-      ? ''
-      : ` ${moved.b.label === 'Nuts, seeds, avocado, olives, coconut' ? 'nuts and kin' : moved.b.label.toLowerCase()}`;
+  const what = moved.b.id === 'fat-share' ? '' : ` ${shortLabel(moved.b.label).toLowerCase()}`;
   return `${showNumber(Math.abs(amount))} ${unit}${what} ${amount > 0 ? 'less' : 'more'}`;
 }
 
@@ -55,7 +53,7 @@ function BeforeAfter({ before, after }: { before: RecipeAudit; after: RecipeAudi
         {rows.map(({ b, a }) => (
           <tr key={b.id}>
             <th scope="row" className="text-left font-normal">
-              {b.label === 'Nuts, seeds, avocado, olives, coconut' ? 'Nuts and kin' : b.label}
+              {shortLabel(b.label)}
             </th>
             <td className="text-right">
               {b.value ? showRange(b.value) : '?'} <Glyph mark={b.verdict} size={11} />
