@@ -3,18 +3,21 @@ import { parseArgs } from 'node:util';
 import { z } from 'zod';
 import { AuditSchema, type RecipeAudit } from '../src/core/audit/schema';
 import { auditText } from '../src/core/audit/text';
+import { larderOf, type Larder } from '../src/core/food/larder';
 import { foodRows } from '../src/core/food/list';
 import { PROTOCOLS, protocolById, ROLES, type RoleId } from '../src/core/protocol';
 import { recipeText } from '../src/core/format/text';
+import { foodsOf } from '../src/core/label/packet';
 import { readLabel } from '../src/core/label/read';
 import { LabelSchema } from '../src/core/label/schema';
+import { readArchive } from '../src/data/archive';
 import { auditTable, labelTable } from './table';
 
 const USAGE = `usage:
-  dulvet audit FILE… [--protocol ID] [--servings N] [--role ${ROLES.join('|')}] [--cup us|metric] [--json]
+  dulvet audit FILE… [--protocol ID] [--servings N] [--role ${ROLES.join('|')}] [--cup us|metric] [--larder KITCHEN] [--json]
   dulvet label FILE [--protocol ID] [--json]
   dulvet protocols | foods QUERY | schema
-FILE may be - for standard input.`;
+FILE may be - for standard input; KITCHEN is a file saved under Settings, whose packets and words are used.`;
 
 function complain(message: string): 2 {
   process.stderr.write(`${message}\n`);
@@ -22,6 +25,20 @@ function complain(message: string): 2 {
 }
 
 const UNIT_MESSAGES = { servings: 'a number of servings is above 0 and at most 1000' };
+
+/** Packets and words of a kitchen that was saved to a file, or what is wrong with it. */
+function kitchenOf(file: string): Larder | string {
+  let text: string;
+  try {
+    text = readFileSync(file, 'utf8');
+  } catch (error) {
+    return `${file}: cannot be read (${(error as NodeJS.ErrnoException).code ?? 'unknown error'})`;
+  }
+  const reading = readArchive(text);
+  if (!reading.ok) return `${file}: ${reading.message}`;
+  const { packets, meanings } = reading.archive;
+  return larderOf(foodsOf(packets), Object.fromEntries(meanings.map((m) => [m.words, m.foodId])));
+}
 
 /** Audits files; 0 all within, 1 some not, 2 some could not be read. */
 function audit(files: readonly string[], flags: Record<string, string | boolean | undefined>): number {
@@ -41,6 +58,8 @@ function audit(files: readonly string[], flags: Record<string, string | boolean 
   if (flags.cup !== undefined && flags.cup !== 'us' && flags.cup !== 'metric')
     return complain(`audit: --cup ${String(flags.cup)}: us or metric`);
   const cup = flags.cup === 'metric' ? 'metric' : 'us';
+  const kitchen = typeof flags.larder === 'string' ? kitchenOf(flags.larder) : undefined;
+  if (typeof kitchen === 'string') return complain(kitchen);
   const recipes: RecipeAudit[] = [];
   let unread = 0;
   for (const file of files) {
@@ -57,6 +76,7 @@ function audit(files: readonly string[], flags: Record<string, string | boolean 
       servings,
       role,
       measures: { cup, tablespoon: 'us' },
+      larder: kitchen,
     });
     if (!result.ok) {
       complain(`${file}, line 1: ${result.message}`);
@@ -131,6 +151,7 @@ function main(argv: string[]): number {
         servings: { type: 'string' },
         role: { type: 'string' },
         cup: { type: 'string' },
+        larder: { type: 'string' },
         json: { type: 'boolean' },
         help: { type: 'boolean' },
       },

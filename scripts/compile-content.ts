@@ -13,7 +13,7 @@ import { z } from 'zod';
 import { AuditSchema } from '../src/core/audit/schema';
 import { FoodRow, KindRow, Units, Vague, Words } from '../src/core/food/schema';
 import { ProtocolFile } from '../src/core/protocol/schema';
-import { LabelNames } from '../src/core/label/schema';
+import { LabelNames, PacketSchema } from '../src/core/label/schema';
 import { PreparationFile } from '../src/core/prepare/schema';
 import { MethodFile } from '../src/core/read/schema';
 import { SwapFile } from '../src/core/swap/schema';
@@ -187,7 +187,7 @@ function swaps(foodIds: Set<string>) {
   return file;
 }
 
-function demo() {
+function demo(foodIds: Set<string>) {
   const Demo = z.object({
     diners: z.array(
       z.object({ name: z.string(), protocol: z.string(), allergens: z.array(z.string()) }).strict(),
@@ -195,8 +195,13 @@ function demo() {
     recipes: z.array(z.object({ file: z.string(), role: z.string().optional() }).strict()),
   });
   const { diners, recipes } = yaml('demo/demo.yaml', Demo);
+  const packets = yaml('demo/packets.yaml', z.array(PacketSchema));
+  for (const packet of packets)
+    if (packet.like !== null && !foodIds.has(packet.like))
+      fail('demo/packets.yaml', `${packet.id} is like "${packet.like}", which is no food`);
   return {
     diners,
+    packets,
     recipes: recipes.map(({ file, role }) => ({
       text: readFileSync(path.join(root, 'demo', file), 'utf8'),
       role: role ?? null,
@@ -219,7 +224,7 @@ write('preparations', yaml('preparations.yaml', PreparationFile));
 write('method', yaml('method.yaml', MethodFile));
 write('swaps', swaps(new Set(table.foods.map((f) => f.id))));
 write('label-names', yaml('label-names.yaml', LabelNames));
-write('demo', demo());
+write('demo', demo(new Set(table.foods.map((f) => f.id))));
 writeFileSync(
   path.resolve(root, '../public/schema/audit-1.json'),
   `${JSON.stringify(z.toJSONSchema(AuditSchema), null, 2)}\n`,

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { PacketSchema } from '@/core/label/schema';
 import { ROLES } from '@/core/protocol';
 import type { DulvetDatabase } from './db';
 import { DEFAULT_SETTINGS } from './settings';
@@ -29,12 +30,20 @@ const diner = z
   })
   .strict();
 
+const packet = PacketSchema.extend({ updatedAt: time }).strict();
+const meaning = z
+  .object({ words: z.string().min(1), said: z.string(), foodId: z.string().min(1), updatedAt: time })
+  .strict();
+
 /** Everything in one file. A change of shape is a new number, with a way to read the old one. */
 export const ArchiveSchema = z
   .object({
     schema: z.literal('dulvet.archive/1'),
     recipes: z.array(recipe),
     diners: z.array(diner),
+    // files from before packets were kept have none
+    packets: z.array(packet).default([]),
+    meanings: z.array(meaning).default([]),
     settings: z.object({
       measures: z
         .object({ cup: z.enum(['us', 'metric']), tablespoon: z.enum(['us', 'australian']) })
@@ -51,6 +60,8 @@ export async function exportArchive(db: DulvetDatabase): Promise<Archive> {
     schema: 'dulvet.archive/1',
     recipes: await db.recipes.toArray(),
     diners: await db.diners.orderBy('order').toArray(),
+    packets: await db.packets.toArray(),
+    meanings: await db.meanings.toArray(),
     settings: {
       measures: settings.measures ?? DEFAULT_SETTINGS.measures,
       theme: settings.theme ?? DEFAULT_SETTINGS.theme,
@@ -81,9 +92,12 @@ export function readArchive(text: string): ArchiveReading {
   }
   const parsed = ArchiveSchema.safeParse(value);
   if (parsed.success) {
-    const ids = parsed.data.recipes.map((r) => r.id);
-    const twice = ids.find((id, i) => ids.indexOf(id) !== i);
-    if (twice) return { ok: false, message: `recipes: the id "${twice}" stands twice. Nothing was changed.` };
+    for (const table of ['recipes', 'diners', 'packets'] as const) {
+      const ids = parsed.data[table].map((r) => r.id);
+      const twice = ids.find((id, i) => ids.indexOf(id) !== i);
+      if (twice)
+        return { ok: false, message: `${table}: the id "${twice}" stands twice. Nothing was changed.` };
+    }
     return { ok: true, archive: parsed.data };
   }
   const schema = (value as { schema?: unknown } | null)?.schema;
@@ -102,13 +116,15 @@ export function readArchive(text: string): ArchiveReading {
   };
 }
 
-/** Puts an archive's recipes and diners beside what is there; the same id is replaced. All or nothing. */
+/** Puts an archive's recipes, diners, packets and words beside what is there; the same id is replaced. All or nothing. */
 export async function importArchive(db: DulvetDatabase, archive: Archive): Promise<void> {
-  await db.transaction('rw', db.recipes, db.diners, db.settings, async () => {
+  await db.transaction('rw', [db.recipes, db.diners, db.settings, db.packets, db.meanings], async () => {
     await db.recipes.bulkPut(
       archive.recipes.map((r) => ({ ...r, corrections: cleanCorrections(r.corrections) })),
     );
     await db.diners.bulkPut(archive.diners);
+    await db.packets.bulkPut(archive.packets);
+    await db.meanings.bulkPut(archive.meanings);
     await db.settings.put({ key: 'measures', value: archive.settings.measures });
     await db.settings.put({ key: 'theme', value: archive.settings.theme });
   });

@@ -1,5 +1,6 @@
 import Dexie, { type EntityTable } from 'dexie';
 import type { RoleId } from '@/core/protocol';
+import type { Packet } from '@/core/label/schema';
 import type { Corrections } from '@/core/read/types';
 
 /** A recipe as it is kept: the cook's text and what she said about it. All else is computed. */
@@ -24,6 +25,21 @@ export interface StoredDiner {
   readonly order: number;
 }
 
+/** A packet of the cook's own, as she typed it. */
+export interface StoredPacket extends Packet {
+  readonly updatedAt: number;
+}
+
+/** What the cook means by her words: "when I write stock I mean this one". */
+export interface StoredMeaning {
+  /** The words in one spelling (`wordsKey`). */
+  readonly words: string;
+  /** The words as she wrote them. */
+  readonly said: string;
+  readonly foodId: string;
+  readonly updatedAt: number;
+}
+
 export interface StoredSetting {
   readonly key: string;
   readonly value: unknown;
@@ -34,6 +50,8 @@ export class DulvetDatabase extends Dexie {
   recipes!: EntityTable<StoredRecipe, 'id'>;
   diners!: EntityTable<StoredDiner, 'id'>;
   settings!: EntityTable<StoredSetting, 'key'>;
+  packets!: EntityTable<StoredPacket, 'id'>;
+  meanings!: EntityTable<StoredMeaning, 'words'>;
 
   constructor(name = 'dulvet') {
     super(name);
@@ -49,6 +67,8 @@ export class DulvetDatabase extends Dexie {
             Object.assign(recipe, { deletedAt: recipe.deletedAt ?? null });
           }),
       );
+    // 3: packets of the cook's own, and what she means by her words
+    this.version(3).stores({ packets: 'id, updatedAt', meanings: 'words, updatedAt' });
   }
 }
 

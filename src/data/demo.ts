@@ -1,10 +1,12 @@
 import raw from '@content/compiled/demo.json';
+import type { Packet } from '@/core/label/schema';
 import type { RoleId } from '@/core/protocol';
 import type { DulvetDatabase } from './db';
 import { newRecipe } from './recipes';
 
 interface Demo {
   readonly diners: readonly { name: string; protocol: string; allergens: string[] }[];
+  readonly packets: readonly Packet[];
   readonly recipes: readonly { text: string; role: RoleId | null }[];
 }
 // checked by Zod when content is compiled
@@ -12,12 +14,13 @@ const demo = raw as unknown as Demo;
 
 /** Fills an empty database with the demo kitchen, once; gives the recipe to open. */
 export async function seedDemo(db: DulvetDatabase, now: number): Promise<string | null> {
-  return db.transaction('rw', db.recipes, db.diners, db.settings, async () => {
+  return db.transaction('rw', [db.recipes, db.diners, db.settings, db.packets], async () => {
     const seeded = await db.settings.get('seeded');
     if (seeded?.value === true || (await db.recipes.count()) > 0) return null;
     const recipes = demo.recipes.map((r, i) => newRecipe(r.text, now - i * 60_000, { role: r.role }));
     await db.recipes.bulkAdd(recipes);
     await db.diners.bulkAdd(demo.diners.map((d, order) => ({ ...d, id: crypto.randomUUID(), order })));
+    await db.packets.bulkPut(demo.packets.map((p) => ({ ...p, updatedAt: now })));
     await db.settings.put({ key: 'seeded', value: true });
     const first = recipes[0]?.id ?? null;
     await db.settings.put({ key: 'openRecipe', value: first });

@@ -1,6 +1,9 @@
 import { expose } from 'comlink';
 import { auditRecipe } from '@/core/audit/audit';
 import type { Verdict } from '@/core/audit/schema';
+import { larderOf, type Meanings } from '@/core/food/larder';
+import { foodsOf } from '@/core/label/packet';
+import type { Packet } from '@/core/label/schema';
 import type { MeasureSettings } from '@/core/measure/units';
 import { protocolById, type RoleId } from '@/core/protocol';
 import { parseRecipe } from '@/core/recipe/parse';
@@ -35,11 +38,15 @@ const doorway = {
     recipes: readonly LibraryRecipe[],
     protocols: readonly string[],
     measures: MeasureSettings,
+    packets: readonly Packet[] = [],
+    meanings: Meanings = {},
   ): LibraryRow[] {
+    const larder = larderOf(foodsOf(packets), meanings);
     return recipes.map((recipe) => {
       const read = readRecipe(parseRecipe(recipe.text), {
         measures,
         corrections: recipe.corrections,
+        larder,
         servings: recipe.servings ?? undefined,
       });
       const audits = protocols.flatMap((id) => {

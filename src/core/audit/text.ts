@@ -1,3 +1,4 @@
+import type { Larder } from '@/core/food/larder';
 import { US_MEASURES, type MeasureSettings } from '@/core/measure/units';
 import type { Protocol, RoleId } from '@/core/protocol';
 import { parseRecipe } from '@/core/recipe/parse';
@@ -13,6 +14,7 @@ export interface TextAuditOptions {
   readonly role?: RoleId | undefined;
   readonly measures?: MeasureSettings;
   readonly corrections?: Corrections;
+  readonly larder?: Larder | undefined;
 }
 
 export type TextAudit =
@@ -27,6 +29,7 @@ export function auditText(text: string, protocol: Protocol, options: TextAuditOp
     measures: options.measures ?? US_MEASURES,
     corrections: options.corrections ?? {},
     servings: options.servings,
+    larder: options.larder,
   };
   const recipes = plain.recipes.map((source) => {
     const read = readRecipe(parseRecipe(source), settings);

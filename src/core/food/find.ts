@@ -21,28 +21,45 @@ interface Name {
   readonly last: string;
 }
 
-const names: Name[] = [];
-const postings = new Map<string, number[]>();
-const exactNames = new Map<string, Name>();
+/** Names of a list of foods by their words. */
+interface Index {
+  readonly names: readonly Name[];
+  /** Positions of the names that hold a word. */
+  readonly postings: ReadonlyMap<string, readonly number[]>;
+  readonly exact: ReadonlyMap<string, Name>;
+  readonly vocabulary: readonly string[];
+  /** How telling a word is: the rarer, the more. */
+  readonly idf: ReadonlyMap<string, number>;
+}
+
 const key = (parts: readonly string[]) => [...parts].sort().join(' ');
 
-for (const food of FOODS)
-  for (const text of [food.name, ...food.names]) {
-    const list = [...new Set(tokens(text))];
-    if (list.length === 0) continue;
-    const name: Name = { food, text, tokens: list, last: tokens(text).at(-1) ?? '' };
-    // the first row that claims a name keeps it
-    if (!exactNames.has(key(list))) exactNames.set(key(list), name);
-    const index = names.push(name) - 1;
-    for (const token of list) {
-      const posting = postings.get(token);
-      if (posting) posting.push(index);
-      else postings.set(token, [index]);
+function indexOf(foods: readonly Food[]): Index {
+  const names: Name[] = [];
+  const postings = new Map<string, number[]>();
+  const exact = new Map<string, Name>();
+  for (const food of foods)
+    for (const text of [food.name, ...food.names]) {
+      const all = tokens(text);
+      const list = [...new Set(all)];
+      if (list.length === 0) continue;
+      const name: Name = { food, text, tokens: list, last: all.at(-1) ?? '' };
+      // the first row that claims a name keeps it
+      if (!exact.has(key(list))) exact.set(key(list), name);
+      const index = names.push(name) - 1;
+      for (const token of list) {
+        const posting = postings.get(token);
+        if (posting) posting.push(index);
+        else postings.set(token, [index]);
+      }
     }
-  }
+  const vocabulary = [...postings.keys()];
+  const idf = new Map(
+    vocabulary.map((t) => [t, Math.log(1 + names.length / (postings.get(t)?.length ?? 1))]),
+  );
+  return { names, postings, exact, vocabulary, idf };
+}
 
-const vocabulary = [...postings.keys()];
-const idf = new Map(vocabulary.map((t) => [t, Math.log(1 + names.length / (postings.get(t)?.length ?? 1))]));
 const UNKNOWN_WEIGHT = 2.2;
 const KNOWN_FLOOR = 3;
 /** Words that say a state, not a food: they weigh only where the state makes another food of it. */
@@ -119,13 +136,19 @@ function stateWeight(state: string, food: Food): number {
   }
 }
 
+interface Query {
+  readonly tokens: string[];
+  readonly penalty: number;
+  readonly head: string;
+}
+
 /** Nearest word of the table for a misspelt one: one slip in short words, two in long ones. */
-const correct = remember((token: string): string | null => {
+function correctIn(index: Index, token: string): string | null {
   if (token.length < 5) return null;
   const allowed = token.length >= 8 ? 2 : 1;
   let found: string | null = null;
   let least = allowed + 1;
-  for (const word of vocabulary) {
+  for (const word of index.vocabulary) {
     if (Math.abs(word.length - token.length) > allowed || word.length < 4) continue;
     // the first letter is seldom wrong, and asking for it keeps "corn" from "horn"
     if (word[0] !== token[0]) continue;
@@ -136,18 +159,12 @@ const correct = remember((token: string): string | null => {
     }
   }
   return found;
-});
-
-interface Query {
-  readonly tokens: string[];
-  readonly penalty: number;
-  readonly head: string;
 }
 
-function query(phrase: string): Query {
+function query(index: Index, correct: (token: string) => string | null, phrase: string): Query {
   let penalty = 1;
   const list = tokens(phrase).map((token) => {
-    if (postings.has(token) || isHarmless(token) || STATE.has(token)) return token;
+    if (index.postings.has(token) || isHarmless(token) || STATE.has(token)) return token;
     const fixed = correct(token);
     if (fixed === null) return token;
     penalty *= 0.92;
@@ -157,32 +174,8 @@ function query(phrase: string): Query {
   return { tokens: [...new Set(list)], penalty, head: strong.at(-1) ?? list.at(-1) ?? '' };
 }
 
-const cache = new Map<string, readonly Candidate[]>();
-const CACHE_LIMIT = 20_000;
-
-/**
- * Foods that a phrase may name, the likeliest first, each with a confidence.
- *
- * All words of a food's name must stand in the phrase; words of the phrase that the name does not
- * account for speak against it by how telling they are, so "tomato" is no confident match for "tomato
- * jelly". States ("dried", "no salt added") count only where they would make another food of it.
- *
- * @param phrase food words without amount: "large ripe tomatoes"
- * @param notes  words beside them that may decide a state: "no salt added, drained"
- */
-export function findFood(phrase: string, notes = '', limit = 5): readonly Candidate[] {
-  const memo = `${phrase}\u0000${notes}\u0000${limit}`;
-  const known = cache.get(memo);
-  if (known) return known;
-  const found = search(phrase, notes, limit);
-  if (cache.size >= CACHE_LIMIT) cache.clear();
-  cache.set(memo, found);
-  return found;
-}
-
-function search(phrase: string, notes: string, limit: number): readonly Candidate[] {
-  const q = query(phrase);
-  if (q.tokens.length === 0) return [];
+function search(index: Index, q: Query, notes: string, limit: number): readonly Candidate[] {
+  const { names, postings, idf } = index;
   const noteStates = notes
     ? tokens(
         notes.replace(/\b(?:not|never|rather than|instead of|no need for) [\w-]+(?: [\w-]+)?/g, ' '),
@@ -192,10 +185,10 @@ function search(phrase: string, notes: string, limit: number): readonly Candidat
   const inPhrase = new Set(q.tokens);
   const counts = new Map<number, number>();
   for (const token of all)
-    for (const index of postings.get(token) ?? []) counts.set(index, (counts.get(index) ?? 0) + 1);
+    for (const at of postings.get(token) ?? []) counts.set(at, (counts.get(at) ?? 0) + 1);
   const best = new Map<Food, { score: number; confidence: number; as: string }>();
-  for (const [index, count] of counts) {
-    const name = names[index];
+  for (const [at, count] of counts) {
+    const name = names[at];
     if (!name || count < name.tokens.length) continue;
     let matched = 0;
     let rank = 0;
@@ -249,6 +242,54 @@ function search(phrase: string, notes: string, limit: number): readonly Candidat
   });
 }
 
-/** The food whose name is exactly these words, in any order; for finding names inside sentences. */
-export const foodOfName = (parts: readonly string[]): Food | undefined =>
-  exactNames.get(key([...new Set(parts)]))?.food;
+const CACHE_LIMIT = 20_000;
+
+/** Finds foods of one list by the words that cooks use for them. */
+export interface Finder {
+  /**
+   * Foods that a phrase may name, the likeliest first, each with a confidence.
+   *
+   * All words of a food's name must stand in the phrase; words of the phrase that the name does not
+   * account for speak against it by how telling they are, so "tomato" is no confident match for "tomato
+   * jelly". States ("dried", "no salt added") count only where they would make another food of it.
+   *
+   * @param phrase food words without amount: "large ripe tomatoes"
+   * @param notes  words beside them that may decide a state: "no salt added, drained"
+   */
+  readonly find: (phrase: string, notes?: string, limit?: number) => readonly Candidate[];
+  /** The food whose name is exactly these words, in any order; for finding names inside sentences. */
+  readonly ofName: (parts: readonly string[]) => Food | undefined;
+}
+
+/** A finder over a list of foods; where two claim a name, the first has it. */
+export function finderOver(foods: readonly Food[]): Finder {
+  const index = indexOf(foods);
+  const correct = remember((token: string) => correctIn(index, token));
+  const cache = new Map<string, readonly Candidate[]>();
+  return {
+    find(phrase, notes = '', limit = 5) {
+      const memo = `${phrase}\u0000${notes}\u0000${limit}`;
+      const known = cache.get(memo);
+      if (known) return known;
+      const q = query(index, correct, phrase);
+      const found = q.tokens.length === 0 ? [] : search(index, q, notes, limit);
+      if (cache.size >= CACHE_LIMIT) cache.clear();
+      cache.set(memo, found);
+      return found;
+    },
+    ofName: (parts) => index.exact.get(key([...new Set(parts)]))?.food,
+  };
+}
+
+const table = finderOver(FOODS);
+
+/** Foods of the composition table that a phrase may name. */
+export const findFood = table.find;
+/** The food of the composition table of exactly this name. */
+export const foodOfName = table.ofName;
+/** The finder over the composition table alone. */
+export const TABLE_FINDER: Finder = table;
+
+/** True where what is said beside a food ("no salt added") speaks against it being this one. */
+export const statesAgainst = (food: Food, words: string): boolean =>
+  tokens(words).some((t) => STATE.has(t) && stateWeight(t, food) > 0);

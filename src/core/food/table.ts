@@ -6,6 +6,10 @@ import type { FoodRow, KindRow } from './schema';
 export interface Food extends FoodRow {
   /** Amounts per gram of edible food, in the order of FIELDS; NaN where the table does not know. */
   readonly perGram: Float64Array;
+  /** What the figures may be as well, per gram: the rounding of a packet's label. */
+  readonly spread?: readonly Float64Array[] | undefined;
+  /** True for a packet of the cook's own. */
+  readonly own?: boolean | undefined;
   readonly kindLabel: string;
   readonly kindClass: KindRow['class'];
 }

@@ -1,13 +1,13 @@
 import { judge, limitFor, worst } from '@/core/audit/limits';
 import type { Verdict } from '@/core/audit/schema';
-import { findFood, SURE } from '@/core/food/find';
 import { showNumber, showRange } from '@/core/format/figures';
 import { PROTOCOLS, type Limit, type Protocol } from '@/core/protocol';
 import { range, scale, type Range } from '@/core/range/range';
 import { judgeClaims } from './claims';
+import { classesOf, type IngredientClass } from './classes';
 import { readFigures, type PrintedFigures } from './figures';
 import { euRange, usRange, type Printed } from './rounding';
-import { NUTRIENTS, type HiddenClass, type Label, type LabelNutrient } from './schema';
+import { NUTRIENTS, type Label, type LabelNutrient } from './schema';
 import { readStatement, type Statement } from './statement';
 
 type Figures = Record<LabelNutrient, Range | null>;
@@ -78,7 +78,7 @@ function ratio(a: Range | null, b: Range | null): Range | null {
 }
 
 /** What each limit looks for in an ingredient statement. */
-const LOOKS_FOR: Partial<Record<Limit['of'], HiddenClass | 'nut' | 'flax' | 'animal'>> = {
+const LOOKS_FOR: Partial<Record<Limit['of'], IngredientClass>> = {
   oilG: 'oil',
   addedSodiumMg: 'salt',
   sweetG: 'sugar',
@@ -87,22 +87,6 @@ const LOOKS_FOR: Partial<Record<Limit['of'], HiddenClass | 'nut' | 'flax' | 'ani
   flaxG: 'flax',
   animalG: 'animal',
 };
-
-const BY_FOOD = new Set(['nut', 'flax', 'animal', 'refined', 'oil']);
-
-/** What an ingredient is, by its hidden names and by the food it is; `known` where at least one of them says. */
-function classesOf(ingredient: Statement['ingredients'][number]): {
-  classes: ReadonlySet<string>;
-  known: boolean;
-} {
-  const food = findFood(ingredient.text.toLowerCase(), '', 1)[0];
-  const sure = food !== undefined && food.confidence >= SURE;
-  const classes = new Set<string>(ingredient.hidden.map((h) => h.class));
-  // salt, sugar and oil added to a bought food stand in its own brackets, not in its name
-  if (sure && food.food.kindClass && BY_FOOD.has(food.food.kindClass))
-    classes.add(food.food.kindClass === 'refined' ? 'refined-starch' : food.food.kindClass);
-  return { classes, known: sure || ingredient.plain || ingredient.hidden.length > 0 };
-}
 
 /** Whether the ingredients hold a class of things: over, within, or open where one of them is not known. */
 function judgeIngredients(
@@ -214,11 +198,12 @@ export function readLabel(text: string, protocols: readonly Protocol[] = PROTOCO
     per100g,
     fatSharePercent: share,
     sodiumMgPerKcal: ratio(basis.sodiumMg, basis.energyKcal),
-    ingredients: statement.ingredients.map(({ text: words, depth, share: part, hidden: h }) => ({
+    ingredients: statement.ingredients.map(({ text: words, depth, share: part, hidden: h, plain }) => ({
       text: words,
       depth,
       share: part,
       hidden: [...h],
+      plain,
     })),
     mayContain: [...statement.mayContain],
     contains: [...statement.contains],

@@ -44,6 +44,8 @@ export const LabelSchema = z.object({
       /** Percent of the product: printed, or bounded by the order of the list. */
       share: RangeSchema.nullable(),
       hidden: z.array(z.object({ class: z.string(), name: z.string() })),
+      /** A function with its thing in brackets, or a name of nothing that matters. */
+      plain: z.boolean(),
     }),
   ),
   mayContain: z.array(z.string()),
@@ -67,3 +69,18 @@ export const LabelSchema = z.object({
   problems: z.array(z.string()),
 });
 export type Label = z.infer<typeof LabelSchema>;
+
+/** A packet of the cook's own: its words as she typed them. All else is computed. */
+export const PacketSchema = z
+  .object({
+    id: z.string().regex(/^own-[a-z0-9-]+$/),
+    name: z.string().trim().min(2).max(80),
+    /** What else she calls it in recipes. */
+    names: z.array(z.string().trim().min(2).max(80)).max(20),
+    /** The label's words: figures in rows, "Ingredients: …". */
+    label: z.string().max(20_000),
+    /** The food of the table whose cups, spoons and pieces it shares. */
+    like: z.string().nullable(),
+  })
+  .strict();
+export type Packet = z.infer<typeof PacketSchema>;

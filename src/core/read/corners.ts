@@ -10,8 +10,8 @@ export interface Option {
   readonly sodium: readonly [number, number, number];
 }
 
-function corner(food: Food, grams: number, sodium: number): Float64Array {
-  const v = scaled(food.perGram, grams);
+function corner(perGram: Float64Array, grams: number, sodium: number): Float64Array {
+  const v = scaled(perGram, grams);
   if (sodium !== 1) {
     v[AT.sodiumMg] = (v[AT.sodiumMg] as number) * sodium;
     v[AT.addedSodiumMg] = (v[AT.addedSodiumMg] as number) * sodium;
@@ -20,11 +20,14 @@ function corner(food: Food, grams: number, sodium: number): Float64Array {
 }
 
 function cornersOf({ food, grams, sodium }: Option): Float64Array[] {
-  const out = [corner(food, grams.best, sodium[1])];
+  const out = [corner(food.perGram, grams.best, sodium[1])];
   const amounts = grams.low === grams.high ? [grams.best] : [grams.low, grams.high];
   const factors = sodium[0] === sodium[2] ? [sodium[1]] : [sodium[0], sodium[2]];
-  for (const g of amounts)
-    for (const s of factors) if (g !== grams.best || s !== sodium[1]) out.push(corner(food, g, s));
+  // a packet's label leaves its figures open: each of its ends is a corner at each amount
+  for (const figures of food.spread ?? [food.perGram])
+    for (const g of amounts)
+      for (const s of factors)
+        if (food.spread || g !== grams.best || s !== sodium[1]) out.push(corner(figures, g, s));
   return out;
 }
 

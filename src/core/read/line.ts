@@ -1,5 +1,6 @@
-import { findFood, foodOfName, SURE, type Candidate } from '@/core/food/find';
-import { foodById, type Food } from '@/core/food/table';
+import { SURE, type Candidate } from '@/core/food/find';
+import { TABLE_LARDER, type Larder } from '@/core/food/larder';
+import type { Food } from '@/core/food/table';
 import { tokens } from '@/core/food/tokens';
 import { unsaid, weigh, type Weighed } from '@/core/food/weigh';
 import { preparationEffect } from '@/core/prepare/rules';
@@ -14,9 +15,13 @@ interface Found {
   readonly food: Food | null;
   readonly confidence: number;
   readonly candidates: readonly Candidate[];
+  /** The words that were looked for. */
+  readonly phrase: string;
+  /** The cook said that this is what she means by the words. */
+  readonly meant: boolean;
 }
 
-const NOTHING: Found = { food: null, confidence: 0, candidates: [] };
+const NOTHING: Found = { food: null, confidence: 0, candidates: [], phrase: '', meant: false };
 
 const fromCan = (words: FoodWords) =>
   words.measures.some((m) => m.unit?.id === 'can' || (m.unit?.package && m.each));
@@ -27,15 +32,19 @@ const FRESH_BY = new Set(['sprig', 'leaf', 'bunch', 'handful', 'stalk']);
 const JUICED = /\bjuiced\b|\bjuice only\b|\bjuice of\b|\bsqueezed\b|^\s*juice\b/;
 
 /** The food a phrase names, helped by its container and what is done with it. */
-function find(words: FoodWords): Found {
+function find(words: FoodWords, larder: Larder): Found {
+  const findFood = larder.finder.find;
   const can = words.measures.some((m) => m.unit?.id === 'can');
   const phrase = can && !/\b(?:canned|tinned)\b/.test(words.food) ? `canned ${words.food}` : words.food;
+  const meant = larder.meant(phrase, words.notes);
+  if (meant)
+    return { food: meant, confidence: 1, candidates: findFood(phrase, words.notes), phrase, meant: true };
   let candidates = findFood(phrase, words.notes);
   let best = candidates[0];
   // "oil, olive": the name turned round at its comma
   const after = words.notes.split(',')[0]?.trim() ?? '';
   if (after && /^[a-z ]{2,24}$/.test(after)) {
-    const turned = foodOfName(tokens(`${after} ${words.food}`));
+    const turned = larder.finder.ofName(tokens(`${after} ${words.food}`));
     if (turned && turned !== best?.food) {
       candidates = [{ food: turned, confidence: 1, as: `${after} ${words.food}` }, ...candidates];
       best = candidates[0];
@@ -48,7 +57,7 @@ function find(words: FoodWords): Found {
     !can &&
     best?.food.kind === 'bean' &&
     (drained || packaged) &&
-    best.food.might.some((id) => foodById(id)?.kind === 'canned-bean')
+    best.food.might.some((id) => larder.foodById(id)?.kind === 'canned-bean')
   ) {
     const again = findFood(`canned ${words.food}`, words.notes);
     if (again[0] && again[0].confidence >= SURE) {
@@ -83,19 +92,25 @@ function find(words: FoodWords): Found {
       candidates = [other, ...candidates.filter((c) => c !== other)];
     }
   }
-  if (!best) return NOTHING;
-  return { food: best.confidence >= SURE ? best.food : null, confidence: best.confidence, candidates };
+  if (!best) return { ...NOTHING, phrase };
+  return {
+    food: best.confidence >= SURE ? best.food : null,
+    confidence: best.confidence,
+    candidates,
+    phrase,
+    meant: false,
+  };
 }
 
 /** Other foods the same words allow, by the row's `might`, unless the words rule them out. */
-function mightBe(food: Food, words: FoodWords, as: string): Food[] {
+function mightBe(food: Food, words: FoodWords, as: string, larder: Larder): Food[] {
   if (food.might.length === 0) return [];
   const said = new Set(tokens(`${words.food} ${words.notes}`));
   return food.might.flatMap((rule) => {
     // "id@name": only where the food was called by that name
     const [id = '', name] = rule.split('@');
     if (name !== undefined && name !== as) return [];
-    const other = foodById(id);
+    const other = larder.foodById(id);
     if (!other) return [];
     const theirs = new Set(tokens(other.name));
     const ruledOut = tokens(food.name).some((t) => !theirs.has(t) && said.has(t));
@@ -122,7 +137,7 @@ function readFood(
   servings: number,
 ): Item {
   const { food, confidence, candidates } = found;
-  const base = { text: words.food, food, confidence, candidates };
+  const base = { text: words.food, phrase: found.phrase, food, confidence, candidates };
   if (!food) return { read: { ...base, grams: null, readings: [], might: [] }, options: null };
   const amountOf = (f: Food): Weighed | null => {
     const weighed = weigh(words, f, settings.measures);
@@ -136,7 +151,9 @@ function readFood(
   const effectOf = (f: Food) => preparationEffect(f, said, fromCan(words) || f.kind === 'canned-bean');
   const effect = effectOf(food);
   if (effect) readings.push(`${effect.says} (${effect.source})`);
-  const might = mightBe(food, words, candidates[0]?.as ?? '');
+  const larder = settings.larder ?? TABLE_LARDER;
+  if (found.meant) readings.unshift(`by “${words.food}” you mean ${food.name.toLowerCase()}`);
+  const might = found.meant ? [] : mightBe(food, words, candidates[0]?.as ?? '', larder);
   const options: Option[] = [];
   if (main) {
     options.push({
@@ -191,11 +208,13 @@ function withBorrowedNoun(words: FoodWords, alternatives: LineWords['alternative
 export function readLine(line: SourceLine, settings: ReadSettings, servings: number): ReadLine {
   const words = readLineWords(line.text);
   const correction = settings.corrections[line.text];
+  const larder = settings.larder ?? TABLE_LARDER;
+  const look = (w: FoodWords) => find(w, larder);
   let foods = [...words.foods];
-  let found = foods.map(find);
+  let found = foods.map(look);
   if (foods.length > 1) {
     const whole: FoodWords = { ...(foods[0] as FoodWords), food: words.together };
-    const wholeFound = find(whole);
+    const wholeFound = look(whole);
     const each = found.every((f) => f.food !== null);
     const wholeIsName = (wholeFound.candidates[0]?.confidence ?? 0) >= 0.9;
     // "peeled and diced potatoes" is one food; "salt and pepper" are two
@@ -204,7 +223,7 @@ export function readLine(line: SourceLine, settings: ReadSettings, servings: num
       found = [wholeFound];
       if (!wholeFound.food) {
         const only = words.foods
-          .map((f) => ({ f, hit: find(f) }))
+          .map((f) => ({ f, hit: look(f) }))
           .filter(({ f, hit }) => hit.food !== null || !/^[a-z]+(?:ed|ly)$/.test(f.food));
         const telling = only.length === 1 ? only[0] : undefined;
         if (telling?.hit.food) {
@@ -224,7 +243,7 @@ export function readLine(line: SourceLine, settings: ReadSettings, servings: num
   let alternatives = [...words.alternatives];
   if (alternatives.length > 0) {
     const borrowed = withBorrowedNoun(first, alternatives);
-    const hit = borrowed ? find(borrowed) : NOTHING;
+    const hit = borrowed ? look(borrowed) : NOTHING;
     // "red or green pepper", "soy or almond milk": two words that name a food of their own
     if (
       borrowed &&
@@ -240,19 +259,19 @@ export function readLine(line: SourceLine, settings: ReadSettings, servings: num
     ) {
       // "fresh or frozen peas": the second half is the food
       const alt = alternatives[0];
-      const altFound = find(alt);
-      if (altFound.food && tokens(first.food).every((t) => !findFood(t, '', 1)[0])) {
+      const altFound = look(alt);
+      if (altFound.food && tokens(first.food).every((t) => !larder.finder.find(t, '', 1)[0])) {
         foods[0] = { ...first, food: alt.food };
-        found[0] = find(foods[0]);
+        found[0] = look(foods[0]);
         alternatives = alternatives.slice(1);
       }
     }
   }
   if (correction?.foodId) {
-    const chosen = foodById(correction.foodId) ?? null;
+    const chosen = larder.foodById(correction.foodId) ?? null;
     if (chosen) {
       foods = [foods[0] as FoodWords];
-      found = [{ food: chosen, confidence: 1, candidates: found[0]?.candidates ?? [] }];
+      found = [{ ...(found[0] ?? NOTHING), food: chosen, confidence: 1, meant: false }];
       alternatives = [];
     }
   }
@@ -261,7 +280,7 @@ export function readLine(line: SourceLine, settings: ReadSettings, servings: num
   if (correction?.grams !== undefined)
     items = items.map((item, i) => (i === 0 ? weighed(item, correction.grams as number) : item));
   const altItems = alternatives
-    .map((alt) => readFood(alt, find(alt), words, settings, servings))
+    .map((alt) => readFood(alt, look(alt), words, settings, servings))
     .filter((a) => a.read.food !== null || a.read.candidates.length > 0 || a.read.text.length > 2);
   const nothing =
     correction?.grams === undefined &&

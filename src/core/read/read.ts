@@ -1,4 +1,5 @@
 import { VAGUE } from '@/core/measure/units';
+import { TABLE_LARDER, type Larder } from '@/core/food/larder';
 import { exact, range, type Range } from '@/core/range/range';
 import type { Recipe } from '@/core/recipe/source';
 import { cornersOfLine } from './corners';
@@ -6,13 +7,16 @@ import { readLine } from './line';
 import { readMethod, type Mention } from './method';
 import type { ReadLine, ReadRecipe, ReadServings, ReadSettings } from './types';
 
-const cache = new Map<string, Map<string, ReadLine>>();
+const caches = new WeakMap<Larder, Map<string, Map<string, ReadLine>>>();
 const CACHE_LIMIT = 2500;
 
 /** Reads a line, or gives the reading it had: lines do not depend on each other. */
 function remembered(line: Recipe['lines'][number], settings: ReadSettings, servings: number): ReadLine {
   const correction = settings.corrections[line.text];
   if (correction) return readLine(line, settings, servings);
+  const larder = settings.larder ?? TABLE_LARDER;
+  let cache = caches.get(larder);
+  if (!cache) caches.set(larder, (cache = new Map()));
   const setting = `${servings}|${settings.measures.cup}|${settings.measures.tablespoon}`;
   let lines = cache.get(setting);
   if (!lines) cache.set(setting, (lines = new Map()));
@@ -51,6 +55,7 @@ function lineOfMention(mention: Mention, recipe: Recipe, settings: ReadSettings)
     foods: [
       {
         text: mention.words,
+        phrase: mention.words,
         food: mention.food,
         confidence: 1,
         candidates: [],

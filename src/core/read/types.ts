@@ -1,5 +1,6 @@
 import type { MeasureSettings } from '@/core/measure/units';
 import type { Candidate } from '@/core/food/find';
+import type { Larder } from '@/core/food/larder';
 import type { Food } from '@/core/food/table';
 import type { Range } from '@/core/range/range';
 import type { Corners } from '@/core/range/bounds';
@@ -18,6 +19,8 @@ export type Corrections = Readonly<Record<string, Correction>>;
 export interface ReadSettings {
   readonly measures: MeasureSettings;
   readonly corrections: Corrections;
+  /** What lines may mean; the composition table alone where nothing is given. */
+  readonly larder?: Larder | undefined;
   /** Overrules what the recipe says. */
   readonly servings?: number | undefined;
 }
@@ -25,6 +28,8 @@ export interface ReadSettings {
 /** One food that a line brings, or may bring. */
 export interface ReadFood {
   readonly text: string;
+  /** The words that a food was looked for by: with "canned" where the line says can. */
+  readonly phrase: string;
   readonly food: Food | null;
   readonly confidence: number;
   readonly candidates: readonly Candidate[];

@@ -2,15 +2,18 @@
 import { useRouter, useSearchParams } from 'next/navigation';
 import { Suspense, useEffect, useMemo, useState } from 'react';
 import { toast } from 'sonner';
+import { wordsKey } from '@/core/food/larder';
 import { correctionKey, readRecipe } from '@/core/read/read';
 import { parseRecipe } from '@/core/recipe/parse';
 import { type SwapPreview } from '@/core/swap/rank';
 import { database } from '@/data/db';
 import { sampleText, seedDemo } from '@/data/demo';
+import { forget, remember, restoreMeaning } from '@/data/larder';
 import { newRecipe, saveRecipe } from '@/data/recipes';
 import { setSetting } from '@/data/settings';
 import { Dialog } from '@/ui/dialog';
 import { useKeys } from '@/ui/use-keys';
+import { useLarder } from '../larder/use-larder';
 import { useSettings } from '../settings/use-settings';
 import { TableDialog } from '../table/table-dialog';
 import { Ledger } from './ledger';
@@ -66,6 +69,7 @@ function OpenRecipe({ id }: { id: string | null }) {
   const router = useRouter();
   const settings = useSettings();
   const diners = useDiners();
+  const { larder, meanings } = useLarder();
   const { doc, status, canUndo, canRedo, change, undo, redo, settle } = useDocument(id);
   const [selected, setSelected] = useState<number | null>(null);
   const [hovered, setHovered] = useState<number | null>(null);
@@ -86,9 +90,10 @@ function OpenRecipe({ id }: { id: string | null }) {
     () => ({
       measures: settings.measures,
       corrections: doc?.corrections ?? {},
+      larder,
       servings: doc?.servings ?? undefined,
     }),
-    [settings.measures, doc?.corrections, doc?.servings],
+    [settings.measures, doc?.corrections, doc?.servings, larder],
   );
   const read = useMemo(
     () => (doc ? readRecipe(parseRecipe(doc.text), readSettings) : null),
@@ -139,6 +144,33 @@ function OpenRecipe({ id }: { id: string | null }) {
     const key = correctionKey(line.origin, line.line.text);
     const others = Object.fromEntries(Object.entries(doc.corrections).filter(([k]) => k !== key));
     change({ corrections: correction ? { ...others, [key]: correction } : others });
+  };
+  const lineFood = selected === null ? undefined : read?.lines[selected]?.foods[0];
+  const meaning = lineFood && meanings.find((m) => m.words === wordsKey(lineFood.phrase));
+  const forgetMeaning = () => {
+    if (!meaning) return;
+    void forget(database(), meaning.words);
+    toast(`“${meaning.said}” is read by Dulvet again.`, {
+      action: { label: 'Undo', onClick: () => void restoreMeaning(database(), meaning) },
+    });
+  };
+  const rememberMeaning = () => {
+    const food = lineFood?.food;
+    if (!food || !doc) return;
+    const { phrase } = lineFood;
+    void remember(database(), phrase, food.id, Date.now()).then((before) => {
+      correct(null);
+      toast(`“${phrase}” means ${food.name.toLowerCase()} from now on.`, {
+        action: {
+          label: 'Undo',
+          onClick: () => {
+            if (before) void restoreMeaning(database(), before);
+            else void forget(database(), wordsKey(phrase));
+            undo();
+          },
+        },
+      });
+    });
   };
   const servings = (n: number | null) => change({ servings: n }, 'servings');
   const nextDiner = () => {
@@ -267,6 +299,10 @@ function OpenRecipe({ id }: { id: string | null }) {
             previews={ranked?.previews ?? []}
             chosen={chosen}
             correction={correction}
+            larder={larder}
+            meant={meaning !== undefined && correction?.foodId === undefined}
+            onRemember={rememberMeaning}
+            onForget={forgetMeaning}
             correcting={correcting}
             why={why}
             onChoose={setChosen}

@@ -3,6 +3,7 @@ import type { AuditLine, Finding, RecipeAudit } from '@/core/audit/schema';
 import { showNumber, showRange } from '@/core/format/figures';
 import type { Protocol } from '@/core/protocol';
 import type { Correction, ReadLine } from '@/core/read/types';
+import type { Larder } from '@/core/food/larder';
 import type { SwapPreview } from '@/core/swap/rank';
 import type { DishRole } from '@/core/swap/roles';
 import { Button, Key } from '@/ui/button';
@@ -79,6 +80,10 @@ interface PanelProps {
   previews: readonly SwapPreview[];
   chosen: number;
   correction: Correction | undefined;
+  larder: Larder;
+  meant: boolean;
+  onRemember: () => void;
+  onForget: () => void;
   correcting: boolean;
   why: boolean;
   onChoose: (index: number) => void;
@@ -100,6 +105,10 @@ export function LinePanel({
   previews,
   chosen,
   correction,
+  larder,
+  meant,
+  onRemember,
+  onForget,
   correcting,
   why,
   onChoose,
@@ -160,6 +169,10 @@ export function LinePanel({
         key={`${index}-${line.text}`}
         line={read}
         correction={correction}
+        larder={larder}
+        meant={meant}
+        onRemember={onRemember}
+        onForget={onForget}
         onCorrect={onCorrect}
         open={correcting}
         onOpen={onCorrecting}

@@ -1,6 +1,6 @@
 'use client';
 import { useId, useState } from 'react';
-import { findFood } from '@/core/food/find';
+import type { Larder } from '@/core/food/larder';
 import { showNumber } from '@/core/format/figures';
 import type { Correction, ReadLine } from '@/core/read/types';
 import { Button } from '@/ui/button';
@@ -8,13 +8,28 @@ import { Button } from '@/ui/button';
 interface ReadingProps {
   line: ReadLine;
   correction: Correction | undefined;
+  larder: Larder;
+  /** True where these words are read by what the cook said she means. */
+  meant: boolean;
+  onRemember: () => void;
+  onForget: () => void;
   onCorrect: (correction: Correction | null) => void;
   open: boolean;
   onOpen: (open: boolean) => void;
 }
 
 /** Corrects in place what was read into a line: which food, how many grams. */
-export function Reading({ line, correction, onCorrect, open, onOpen }: ReadingProps) {
+export function Reading({
+  line,
+  correction,
+  larder,
+  meant,
+  onRemember,
+  onForget,
+  onCorrect,
+  open,
+  onOpen,
+}: ReadingProps) {
   const first = line.foods[0];
   const [query, setQuery] = useState('');
   const [grams, setGrams] = useState(
@@ -26,7 +41,7 @@ export function Reading({ line, correction, onCorrect, open, onOpen }: ReadingPr
   );
   const [refusal, setRefusal] = useState<string | null>(null);
   const id = useId();
-  const candidates = query.trim() ? findFood(query, '', 6) : (first?.candidates ?? []);
+  const candidates = query.trim() ? larder.finder.find(query, '', 6) : (first?.candidates ?? []);
   if (!open)
     return (
       <div className="mt-2 flex flex-wrap items-center gap-2">
@@ -37,6 +52,19 @@ export function Reading({ line, correction, onCorrect, open, onOpen }: ReadingPr
           <Button look="plain" onClick={() => onCorrect(null)} className="px-2">
             Back to Dulvet’s reading
           </Button>
+        )}
+        {correction?.foodId !== undefined && first?.food && (
+          <Button look="plain" onClick={onRemember} className="px-2 text-left">
+            Mean this whenever I write “{first.text}”
+          </Button>
+        )}
+        {meant && first?.food && (
+          <p className="w-full text-[13px]">
+            By “{first.text}” you mean {first.food.name.toLowerCase()}, everywhere.{' '}
+            <button type="button" onClick={onForget} className="font-semibold text-rim underline">
+              Forget that
+            </button>
+          </p>
         )}
       </div>
     );

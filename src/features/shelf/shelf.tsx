@@ -22,6 +22,7 @@ import { Button } from '@/ui/button';
 import { Glyph } from '@/ui/glyph';
 import { library } from '@/workers/library';
 import type { LibraryRow } from '@/workers/library.worker';
+import { plainPackets, useLarder } from '../larder/use-larder';
 import { useDiners } from '../bench/use-table';
 import { useSettings } from '../settings/use-settings';
 
@@ -32,6 +33,7 @@ export function Shelf({ demo }: { demo: boolean }) {
   const router = useRouter();
   const settings = useSettings();
   const diners = useDiners();
+  const { packets, byWords } = useLarder();
   useEffect(() => {
     if (demo) void seedDemo(database(), Date.now());
   }, [demo]);
@@ -53,6 +55,8 @@ export function Shelf({ demo }: { demo: boolean }) {
         })),
         protocols,
         settings.measures,
+        plainPackets(packets),
+        byWords,
       )
       .then((found) => {
         if (current) setRows(new Map(found.map((r) => [r.id, r])));
@@ -60,7 +64,7 @@ export function Shelf({ demo }: { demo: boolean }) {
     return () => {
       current = false;
     };
-  }, [recipes, protocols, settings.measures]);
+  }, [recipes, protocols, settings.measures, packets, byWords]);
 
   const remove = (id: string, title: string) => {
     void discard(id);
