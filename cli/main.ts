@@ -14,7 +14,8 @@ import { readArchive } from '../src/data/archive';
 import { auditTable, labelTable } from './table';
 
 const USAGE = `usage:
-  dulvet audit FILE… [--protocol ID] [--servings N] [--role ${ROLES.join('|')}] [--cup us|metric] [--larder KITCHEN] [--json]
+  dulvet audit FILE… [--protocol ID] [--servings N] [--role ${ROLES.join('|')}] [--pot GRAMS] [--plate GRAMS]
+               [--cup us|metric] [--larder KITCHEN] [--json]
   dulvet label FILE [--protocol ID] [--json]
   dulvet protocols | foods QUERY | schema
 FILE may be - for standard input; KITCHEN is a file saved under Settings, whose packets and words are used.`;
@@ -58,6 +59,10 @@ function audit(files: readonly string[], flags: Record<string, string | boolean 
   if (flags.cup !== undefined && flags.cup !== 'us' && flags.cup !== 'metric')
     return complain(`audit: --cup ${String(flags.cup)}: us or metric`);
   const cup = flags.cup === 'metric' ? 'metric' : 'us';
+  const [potG, plateG] = [flags.pot, flags.plate].map((g) => (g === undefined ? undefined : Number(g)));
+  for (const grams of [potG, plateG])
+    if (grams !== undefined && !(grams > 0 && grams <= 100_000))
+      return complain('audit: --pot and --plate are grams above 0');
   const kitchen = typeof flags.larder === 'string' ? kitchenOf(flags.larder) : undefined;
   if (typeof kitchen === 'string') return complain(kitchen);
   const recipes: RecipeAudit[] = [];
@@ -76,6 +81,8 @@ function audit(files: readonly string[], flags: Record<string, string | boolean 
       servings,
       role,
       measures: { cup, tablespoon: 'us' },
+      potG,
+      plateG,
       larder: kitchen,
     });
     if (!result.ok) {
@@ -150,6 +157,8 @@ function main(argv: string[]): number {
         protocol: { type: 'string' },
         servings: { type: 'string' },
         role: { type: 'string' },
+        pot: { type: 'string' },
+        plate: { type: 'string' },
         cup: { type: 'string' },
         larder: { type: 'string' },
         json: { type: 'boolean' },

@@ -14,7 +14,7 @@ import { AuditSchema } from '../src/core/audit/schema';
 import { FoodRow, KindRow, Units, Vague, Words } from '../src/core/food/schema';
 import { ProtocolFile } from '../src/core/protocol/schema';
 import { LabelNames, PacketSchema } from '../src/core/label/schema';
-import { PreparationFile } from '../src/core/prepare/schema';
+import { PreparationFile, YieldFile } from '../src/core/prepare/schema';
 import { MethodFile } from '../src/core/read/schema';
 import { SwapFile } from '../src/core/swap/schema';
 
@@ -187,6 +187,19 @@ function swaps(foodIds: Set<string>) {
   return file;
 }
 
+function yields(foodIds: Set<string>) {
+  const file = yaml('yields.yaml', YieldFile);
+  const named = [
+    ...file.absorb.flatMap((a) => [...a.foods, ...(a.cooked ? [a.cooked] : [])]),
+    ...file.liquids.foods,
+    ...file['baked-dough'].flour,
+  ];
+  for (const id of named) if (!foodIds.has(id)) fail('yields.yaml', `"${id}" is no food`);
+  for (const kind of [...file.liquids.kinds, ...file.unsaid.kinds, ...file.cooked.flatMap((c) => c.kinds)])
+    if (!kinds[kind]) fail('yields.yaml', `"${kind}" is no kind`);
+  return file;
+}
+
 function demo(foodIds: Set<string>) {
   const Demo = z.object({
     diners: z.array(
@@ -221,6 +234,7 @@ write('vague', yaml('vague.yaml', Vague));
 write('words', yaml('words.yaml', Words));
 write('protocols', yaml('protocols.yaml', ProtocolFile));
 write('preparations', yaml('preparations.yaml', PreparationFile));
+write('yields', yields(new Set(table.foods.map((f) => f.id))));
 write('method', yaml('method.yaml', MethodFile));
 write('swaps', swaps(new Set(table.foods.map((f) => f.id))));
 write('label-names', yaml('label-names.yaml', LabelNames));

@@ -5,6 +5,8 @@ import type { DulvetDatabase } from './db';
 import { DEFAULT_SETTINGS } from './settings';
 
 const time = z.number().int().nonnegative();
+// files from before dishes were weighed have none
+const grams = z.number().positive().max(100_000).nullable().default(null);
 const correction = z
   .object({ foodId: z.string().optional(), grams: z.number().positive().optional() })
   .strict();
@@ -15,6 +17,8 @@ const recipe = z
     role: z.enum(ROLES).nullable(),
     servings: z.number().positive().max(1000).nullable(),
     corrections: z.record(z.string(), correction),
+    potG: grams,
+    plateG: grams,
     createdAt: time,
     updatedAt: time,
     deletedAt: time.nullable(),

@@ -14,6 +14,16 @@ import {
   saveRecipe,
   throwAway,
 } from './recipes';
+import {
+  forget,
+  listMeanings,
+  listPackets,
+  newPacket,
+  remember,
+  removePacket,
+  restoreMeaning,
+  savePacket,
+} from './larder';
 import { DEFAULT_SETTINGS, readSettings, setSetting } from './settings';
 
 let name = 0;
@@ -62,6 +72,7 @@ describe('settings and diners', () => {
   test('defaults hold until something is set', async () => {
     const db = fresh();
     expect(await readSettings(db)).toEqual(DEFAULT_SETTINGS);
+    await remember(db, 'stock', 'own-plain-stock', 9);
     await setSetting(db, 'measures', { cup: 'metric', tablespoon: 'us' });
     expect((await readSettings(db)).measures.cup).toBe('metric');
   });
@@ -90,6 +101,30 @@ describe('the demo kitchen', () => {
     await saveRecipe(db, newRecipe('Mine', 1));
     expect(await seedDemo(db, 2)).toBeNull();
     expect(await listRecipes(db)).toHaveLength(1);
+  });
+});
+
+describe('the larder', () => {
+  test('packets by name, put away and gone', async () => {
+    const db = fresh();
+    const packet = { ...newPacket('Zest'), label: 'per 100 g' };
+    await savePacket(db, packet, 1);
+    await savePacket(db, newPacket('Aubergine dip'), 2);
+    expect((await listPackets(db)).map((p) => p.name)).toEqual(['Aubergine dip', 'Zest']);
+    await removePacket(db, packet.id);
+    expect(await listPackets(db)).toHaveLength(1);
+  });
+  test('words are remembered, changed, taken back and forgotten', async () => {
+    const db = fresh();
+    expect(await remember(db, 'hot stock', 'stock-nsa', 1)).toBeUndefined();
+    const before = await remember(db, 'Stock', 'stock-salted', 2);
+    expect(before?.foodId).toBe('stock-nsa');
+    if (before) await restoreMeaning(db, before);
+    expect((await listMeanings(db)).map((m) => m.foodId)).toEqual(['stock-nsa']);
+    await forget(db, 'stock');
+    expect(await listMeanings(db)).toEqual([]);
+    expect(await remember(db, 'large', 'onion', 3)).toBeUndefined();
+    expect(await listMeanings(db)).toEqual([]);
   });
 });
 
@@ -150,6 +185,19 @@ describe('everything in one file', () => {
       /recipes \[1\]/,
     ],
     ['the same id twice', JSON.stringify({ ...good, recipes: [recipe, recipe] }), /twice/],
+    [
+      'a pot of nothing',
+      JSON.stringify({ ...good, recipes: [{ ...recipe, potG: -1 }] }),
+      /recipes \[1\] potG/,
+    ],
+    [
+      'a packet with a foreign id',
+      JSON.stringify({
+        ...good,
+        packets: [{ id: 'x', name: 'ab', names: [], label: '', like: null, updatedAt: 1 }],
+      }),
+      /packets \[1\] id/,
+    ],
   ])('refuses %s, says where and why', (_, text, where) => {
     const reading = readArchive(text);
     expect(reading.ok).toBe(false);

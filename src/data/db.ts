@@ -10,6 +10,9 @@ export interface StoredRecipe {
   readonly role: RoleId | null;
   readonly servings: number | null;
   readonly corrections: Corrections;
+  /** Grams of the whole dish and of one plate, as weighed; null where nobody did. */
+  readonly potG: number | null;
+  readonly plateG: number | null;
   /** Milliseconds since 1970. */
   readonly createdAt: number;
   readonly updatedAt: number;
@@ -67,8 +70,17 @@ export class DulvetDatabase extends Dexie {
             Object.assign(recipe, { deletedAt: recipe.deletedAt ?? null });
           }),
       );
-    // 3: packets of the cook's own, and what she means by her words
-    this.version(3).stores({ packets: 'id, updatedAt', meanings: 'words, updatedAt' });
+    // 3: packets of the cook's own, what she means by her words, dishes that were weighed
+    this.version(3)
+      .stores({ packets: 'id, updatedAt', meanings: 'words, updatedAt' })
+      .upgrade((tx) =>
+        tx
+          .table<StoredRecipe>('recipes')
+          .toCollection()
+          .modify((recipe) => {
+            Object.assign(recipe, { potG: null, plateG: null });
+          }),
+      );
   }
 }
 

@@ -8,6 +8,8 @@ export function newRecipe(text: string, now: number, extra: Partial<StoredRecipe
     role: null,
     servings: null,
     corrections: {},
+    potG: null,
+    plateG: null,
     createdAt: now,
     updatedAt: now,
     deletedAt: null,

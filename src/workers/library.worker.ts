@@ -16,6 +16,8 @@ export interface LibraryRecipe {
   readonly text: string;
   readonly role: RoleId | null;
   readonly servings: number | null;
+  readonly potG: number | null;
+  readonly plateG: number | null;
   readonly corrections: Corrections;
 }
 
@@ -48,6 +50,8 @@ const doorway = {
         corrections: recipe.corrections,
         larder,
         servings: recipe.servings ?? undefined,
+        potG: recipe.potG ?? undefined,
+        plateG: recipe.plateG ?? undefined,
       });
       const audits = protocols.flatMap((id) => {
         const protocol = protocolById(id);

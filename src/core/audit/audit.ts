@@ -1,10 +1,10 @@
 import { roleFromTitle, type Protocol, type RoleId } from '@/core/protocol';
-import type { Corners } from '@/core/range/bounds';
-import type { Range } from '@/core/range/range';
+import { exact, type Range } from '@/core/range/range';
 import { gramsTogether } from '@/core/read/corners';
 import { widestGrams } from '@/core/read/line';
 import type { ReadFood, ReadLine, ReadRecipe } from '@/core/read/types';
 import { deciding } from './deciding';
+import { dishOf, isComplete } from './dish';
 import { contribution, per100g, perServing, totals } from './figures';
 import { findingsOf } from './findings';
 import { judgeLimit, worst } from './limits';
@@ -52,7 +52,9 @@ function auditLine(line: ReadLine, findings: readonly Finding[], energy: Range |
 }
 
 const NO_FIGURES = Object.fromEntries(
-  Object.keys(totals([])).map((name) => [name, null]),
+  Object.keys(totals({ lines: [], yields: [], potassium: [], servings: exact(1), potG: null })).map(
+    (name) => [name, null],
+  ),
 ) as RecipeAudit['per100g'];
 
 export interface AuditOptions {
@@ -69,17 +71,17 @@ export interface AuditOptions {
 export function auditRecipe(read: ReadRecipe, protocol: Protocol, options: AuditOptions = {}): RecipeAudit {
   const role = options.role ?? roleFromTitle(read.recipe.title);
   const servings = read.servings.range;
-  const corners = read.lines.map((l) => l.corners);
-  const total = totals(corners);
-  const complete = corners.every((c): c is Corners => c !== null) ? (corners as Corners[]) : null;
-  const limits = protocol.limits.map((limit) => judgeLimit(limit, role, corners, servings));
+  const dish = dishOf(read);
+  const total = totals(dish);
+  const complete = isComplete(dish) ? dish : null;
+  const limits = protocol.limits.map((limit) => judgeLimit(limit, role, dish));
   const findings = read.lines.map((l) => findingsOf(l, protocol, role, servings));
   const unresolved = read.lines.filter((l) => l.missing !== null).map((l) => l.line.text);
   const asked = new Set<string>();
   if (complete)
     protocol.limits.forEach((limit, i) => {
       if (limits[i]?.verdict !== 'depends') return;
-      for (const index of deciding(limit, role, complete, servings))
+      for (const index of deciding(limit, role, complete))
         asked.add(index < 0 ? 'how many it feeds' : (read.lines[index]?.line.text ?? ''));
     });
   const problems = [...read.recipe.problems];
@@ -102,7 +104,7 @@ export function auditRecipe(read: ReadRecipe, protocol: Protocol, options: Audit
     })),
     total,
     perServing: perServing(total, servings),
-    per100g: options.per100g === false ? NO_FIGURES : per100g(corners, total),
+    per100g: options.per100g === false ? NO_FIGURES : per100g(dish, total),
     limits,
     allergens: [...allergens].sort(),
     verdict:

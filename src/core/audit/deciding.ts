@@ -1,7 +1,8 @@
 import { AT } from '@/core/food/nutrients';
 import type { Limit, RoleId } from '@/core/protocol';
 import type { Corners } from '@/core/range/bounds';
-import { exact, type Range } from '@/core/range/range';
+import { exact } from '@/core/range/range';
+import type { CompleteDish } from './dish';
 import { judgeLimit } from './limits';
 
 const MOST = 3;
@@ -24,32 +25,26 @@ function spread(line: Corners, limit: Limit, lambda: number): number {
  * stands for the number of servings. Lines are settled one after the other at their best reading until
  * the limit no longer depends; the list may not settle it where the best readings lie on the limit.
  */
-export function deciding(limit: Limit, role: RoleId, lines: readonly Corners[], servings: Range): number[] {
+export function deciding(limit: Limit, role: RoleId, dish: CompleteDish): number[] {
   const out: number[] = [];
-  let current = [...lines];
-  let divided = servings;
-  const depends = () => judgeLimit(limit, role, current, divided).verdict === 'depends';
-  const bound = judgeLimit(limit, role, current, divided).limit / 100;
+  const { lines, servings } = dish;
+  let current = dish;
+  const judged = (d: CompleteDish) => judgeLimit(limit, role, d);
+  const bound = judged(current).limit / 100;
   const byServings = limit.per !== 'energy' && servings.low !== servings.high;
   const order = lines
     .map((line, index) => ({ index, size: spread(line, limit, bound) }))
     .filter((l) => l.size > 0)
     .sort((a, b) => b.size - a.size);
-  if (byServings) {
-    const settledByServings = judgeLimit(limit, role, lines, exact(servings.best)).verdict !== 'depends';
-    if (settledByServings) return [-1];
-  }
+  if (byServings && judged({ ...dish, servings: exact(servings.best) }).verdict !== 'depends') return [-1];
   for (const { index } of order) {
     if (out.length >= MOST) break;
-    const best = current[index]?.[0];
+    const best = current.lines[index]?.[0];
     if (!best) continue;
-    current = current.map((l, i) => (i === index ? [best] : l));
+    current = { ...current, lines: current.lines.map((l, i) => (i === index ? [best] : l)) };
     out.push(index);
-    if (!depends()) return out;
+    if (judged(current).verdict !== 'depends') return out;
   }
-  if (byServings && out.length < MOST) {
-    divided = exact(servings.best);
-    out.push(-1);
-  }
+  if (byServings && out.length < MOST) out.push(-1);
   return out;
 }

@@ -1,12 +1,16 @@
 import { AT, TABLE_FIELDS, type Field } from '@/core/food/nutrients';
 import { ratioBounds, shareBounds, sumBounds, type Corners } from '@/core/range/bounds';
-import { over, type Range } from '@/core/range/range';
+import { eatenG, in100g, isComplete, potassiumMg, type CompleteDish, type Dish } from './dish';
+import { exact, over, range, scale, type Range } from '@/core/range/range';
 import type { Contribution, Nutrients } from './schema';
 
-/** Amounts that a serving divides: the table's figures without water and alcohol, and the weight. */
-const AMOUNTS = [...TABLE_FIELDS.filter((f) => f !== 'waterG' && f !== 'alcoholG'), 'weightG'] as (
-  Exclude<(typeof TABLE_FIELDS)[number], 'waterG' | 'alcoholG'> | 'weightG'
-)[];
+/** Amounts of the table that a serving divides: without water and alcohol. */
+const TABLE_AMOUNTS = TABLE_FIELDS.filter((f) => f !== 'waterG' && f !== 'alcoholG') as Exclude<
+  (typeof TABLE_FIELDS)[number],
+  'waterG' | 'alcoholG'
+>[];
+/** With the weight of the dish, as eaten and as it goes in. */
+const AMOUNTS = [...TABLE_AMOUNTS, 'weightG', 'weightInG'] as const;
 
 const known = (r: Range): Range | null => (Number.isNaN(r.low) || Number.isNaN(r.high) ? null : r);
 type Mutable<T> = { -readonly [K in keyof T]: T[K] };
@@ -19,20 +23,25 @@ interface Ratios {
 }
 
 /** Bounds of all figures of the whole dish; every figure null where a line's corners are missing. */
-export function totals(lines: readonly (Corners | null)[]): Nutrients {
+export function totals(dish: Dish): Nutrients {
   const out = {} as Mutable<Nutrients>;
-  const complete = lines.every((l): l is Corners => l !== null);
-  for (const name of AMOUNTS)
-    out[name] = complete && lines.length > 0 ? known(sumBounds(lines as Corners[], AT[name])) : null;
-  const ratios: Ratios =
-    complete && lines.length > 0
-      ? {
-          fatSharePercent: ratioBounds(lines as Corners[], AT.fatKcal, AT.energyKcal, 100),
-          sodiumMgPerKcal: ratioBounds(lines as Corners[], AT.sodiumMg, AT.energyKcal),
-          energyDensityKcalPer100G: ratioBounds(lines as Corners[], AT.energyKcal, AT.weightG, 100),
-        }
-      : { fatSharePercent: null, sodiumMgPerKcal: null, energyDensityKcalPer100G: null };
-  return { ...out, ...ratios };
+  if (!isComplete(dish)) {
+    for (const name of AMOUNTS) out[name] = null;
+    return { ...out, fatSharePercent: null, sodiumMgPerKcal: null, energyDensityKcalPer100G: null };
+  }
+  for (const name of TABLE_AMOUNTS) out[name] = known(sumBounds(dish.lines, AT[name]));
+  out.potassiumMg = known(potassiumMg(dish));
+  const ratios: Ratios = {
+    fatSharePercent: ratioBounds(dish.lines, AT.fatKcal, AT.energyKcal, 100),
+    sodiumMgPerKcal: ratioBounds(dish.lines, AT.sodiumMg, AT.energyKcal),
+    energyDensityKcalPer100G: in100g(dish, 'energyKcal'),
+  };
+  return {
+    ...out,
+    weightG: eatenG(dish),
+    weightInG: known(sumBounds(dish.lines, AT.weightG)),
+    ...ratios,
+  };
 }
 
 /** Figures of one serving. The amounts divide by the servings, the ratios stay. */
@@ -45,13 +54,23 @@ export function perServing(total: Nutrients, servings: Range): Nutrients {
   return out;
 }
 
-/** Figures per 100 g of what goes into the dish, each bounded exactly. */
-export function per100g(lines: readonly (Corners | null)[], total: Nutrients): Nutrients {
+/** Figures per 100 g as eaten, each bounded exactly. */
+export function per100g(dish: Dish, total: Nutrients): Nutrients {
   const out = { ...total } as Mutable<Nutrients>;
-  const complete = lines.length > 0 && lines.every((l): l is Corners => l !== null);
-  for (const name of AMOUNTS)
-    out[name] = complete ? ratioBounds(lines as Corners[], AT[name], AT.weightG, 100) : null;
+  const whole = isComplete(dish) ? dish : null;
+  for (const name of TABLE_AMOUNTS) out[name] = whole ? in100g(whole, name) : null;
+  out.weightG = whole ? exact(100) : null;
+  out.weightInG = whole ? ratioWeights(whole) : null;
   return out;
+}
+
+/** Grams that go in for 100 g that are eaten. */
+function ratioWeights(dish: CompleteDish): Range {
+  const eaten = eatenG(dish);
+  const went = sumBounds(dish.lines, AT.weightG);
+  return eaten.low > 0
+    ? range((100 * went.low) / eaten.high, (100 * went.best) / eaten.best, (100 * went.high) / eaten.low)
+    : scale(went, 0);
 }
 
 const LINE_FIGURES = [

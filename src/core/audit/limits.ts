@@ -1,7 +1,8 @@
 import { AT } from '@/core/food/nutrients';
 import { shareOf, type Limit, type RoleId } from '@/core/protocol';
-import { ratioBounds, sumBounds, type Corners } from '@/core/range/bounds';
+import { ratioBounds, sumBounds } from '@/core/range/bounds';
 import { over, type Range } from '@/core/range/range';
+import { isComplete, knownPart, type Dish } from './dish';
 import type { AuditLimit, Verdict } from './schema';
 
 /** Close to a limit without an aim of its own: the last seventh below it. */
@@ -28,32 +29,21 @@ export function judge(value: Range, limit: number, aim: number | null): Verdict 
 }
 
 /** A limit's value over the lines that are known, and whether all are. */
-export function valueOf(
-  limit: Limit,
-  lines: readonly (Corners | null)[],
-  servings: Range,
-): { value: Range | null; atLeast: number | null } {
-  const knownLines = lines.filter((l): l is Corners => l !== null);
-  const complete = knownLines.length === lines.length && lines.length > 0;
+export function valueOf(limit: Limit, dish: Dish): { value: Range | null; atLeast: number | null } {
   if (limit.per === 'energy') {
-    const value = complete ? ratioBounds(knownLines, AT[limit.of], AT.energyKcal, 100) : null;
+    const value = isComplete(dish) ? ratioBounds(dish.lines, AT[limit.of], AT.energyKcal, 100) : null;
     return { value, atLeast: null };
   }
-  const sum = over(sumBounds(knownLines, AT[limit.of]), servings);
+  const sum = over(sumBounds(knownPart(dish).lines, AT[limit.of]), dish.servings);
   if (Number.isNaN(sum.low)) return { value: null, atLeast: null };
-  return complete ? { value: sum, atLeast: null } : { value: null, atLeast: sum.low };
+  return isComplete(dish) ? { value: sum, atLeast: null } : { value: null, atLeast: sum.low };
 }
 
 /** Judges one limit of a protocol. What is surely over stays over, however much else is unknown. */
-export function judgeLimit(
-  limit: Limit,
-  role: RoleId,
-  lines: readonly (Corners | null)[],
-  servings: Range,
-): AuditLimit {
+export function judgeLimit(limit: Limit, role: RoleId, dish: Dish): AuditLimit {
   const bound = limitFor(limit, role);
   const aim = aimFor(limit, role);
-  const { value, atLeast } = valueOf(limit, lines, servings);
+  const { value, atLeast } = valueOf(limit, dish);
   let verdict: Verdict = 'unknown';
   if (value) verdict = judge(value, bound, aim);
   else if (atLeast !== null && atLeast > bound + Math.max(bound, 1) * EPSILON) verdict = 'over';

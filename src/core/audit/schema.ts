@@ -31,7 +31,10 @@ export const NutrientsSchema = z.object({
   potassiumMg: range,
   calciumMg: range,
   ironMg: range,
+  /** Grams as eaten: what goes in, after what boils off, is taken up or poured away; or weighed. */
   weightG: range,
+  /** Grams that go in. */
+  weightInG: range,
   fatSharePercent: range,
   sodiumMgPerKcal: range,
   energyDensityKcalPer100G: range,

@@ -11,6 +11,9 @@ import type { Audit } from './schema';
 export interface TextAuditOptions {
   readonly source?: string;
   readonly servings?: number | undefined;
+  /** Grams of the whole dish, of one plate, as weighed. */
+  readonly potG?: number | undefined;
+  readonly plateG?: number | undefined;
   readonly role?: RoleId | undefined;
   readonly measures?: MeasureSettings;
   readonly corrections?: Corrections;
@@ -29,6 +32,8 @@ export function auditText(text: string, protocol: Protocol, options: TextAuditOp
     measures: options.measures ?? US_MEASURES,
     corrections: options.corrections ?? {},
     servings: options.servings,
+    potG: options.potG,
+    plateG: options.plateG,
     larder: options.larder,
   };
   const recipes = plain.recipes.map((source) => {

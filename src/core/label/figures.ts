@@ -62,7 +62,7 @@ function energyCells(cells: readonly Cell[]): readonly Cell[] {
 }
 
 const SERVING =
-  /\b(?:serving(?: size)?|portion|per serving|per portion|per pot|per bar|per slice)\b[^\d(\n]*(?:[\d./ ]*[a-z ]*)?\(?[ ]*(?:about |approx\.? )?(\d+(?:[.,]\d+)?)[ ]*(g|ml|oz)\b/i;
+  /\b(?:serving(?: size)?|portion|per serving|per portion|per pot|per bar|per slice)\b[^\d(\n]*(?:[\d./ ]*[a-z ]*)?\(?[ ]*(?:about |approx\.? )?(?<![\d.,])(\d+(?:[.,]\d+)?)[ ]*(g|ml|oz)\b/i;
 const PER_SERVING = /\bper[ ]+(\d+(?:[.,]\d+)?)[ ]*(g|ml|oz)[ ]+(?:serving|portion)\b/i;
 
 function columnsOf(lines: readonly string[]): ('serving' | '100g')[] {

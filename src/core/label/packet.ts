@@ -226,7 +226,8 @@ export function readPacket(packet: Packet): PacketReading {
 /** The food of the table that a packet's name means, whose portions it may borrow. */
 export function likelyKin(name: string): Food | null {
   const best = findFood(name.toLowerCase(), '', 1)[0];
-  return best && best.confidence >= 0.6 ? best.food : null;
+  // "oat cream" is no cream: what is in it its ingredients say
+  return best && best.confidence >= 0.6 && best.food.kindClass !== 'animal' ? best.food : null;
 }
 
 /** Packets that are foods already. */

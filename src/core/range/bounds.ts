@@ -55,6 +55,8 @@ export function sumBounds(lines: readonly Corners[], index: number): Range {
  * λ. The sequence is monotone and stops at the optimum (W. Dinkelbach, "On nonlinear fractional
  * programming", Management Science 13, 1967).
  *
+ * @param scales what each line's denominator is multiplied by (a yield), itself a range: independent of the
+ *   corner, so the numerator's greatest goes with its lowest
  * @returns null where a reading has no denominator, or a part of it is unknown (NaN).
  */
 export function ratioBounds(
@@ -62,25 +64,32 @@ export function ratioBounds(
   numerator: number,
   denominator: number,
   factor = 1,
+  scales?: readonly Range[],
 ): Range | null {
-  const best = ratioAt(lines, numerator, denominator);
-  const flat = flatten(lines, numerator, denominator);
-  if (best === null || flat === null) return null;
-  const high = extreme(flat, best, 1);
-  const low = extreme(flat, best, -1);
+  const best = ratioAt(lines, numerator, denominator, scales);
+  const most = flatten(lines, numerator, denominator, scales, 'low');
+  const least = scales ? flatten(lines, numerator, denominator, scales, 'high') : most;
+  if (best === null || most === null || least === null) return null;
+  const high = extreme(most, best, 1);
+  const low = extreme(least, best, -1);
   if (!Number.isFinite(high)) return null;
   return { low: Math.min(low, best) * factor, best: best * factor, high: Math.max(high, best) * factor };
 }
 
-function ratioAt(lines: readonly Corners[], numerator: number, denominator: number): number | null {
+function ratioAt(
+  lines: readonly Corners[],
+  numerator: number,
+  denominator: number,
+  scales?: readonly Range[],
+): number | null {
   let n = 0;
   let d = 0;
-  for (const corners of lines) {
+  lines.forEach((corners, i) => {
     const corner = corners[0];
-    if (!corner) continue;
+    if (!corner) return;
     n += corner[numerator] as number;
-    d += corner[denominator] as number;
-  }
+    d += (corner[denominator] as number) * (scales?.[i]?.best ?? 1);
+  });
   if (n !== n || d !== d) return null;
   if (d <= 0) return n <= 0 ? highestDenominator(lines, denominator) : null;
   return n / d;
@@ -100,7 +109,13 @@ interface Flat {
   readonly fixedD: number;
 }
 
-function flatten(lines: readonly Corners[], numerator: number, denominator: number): Flat | null {
+function flatten(
+  lines: readonly Corners[],
+  numerator: number,
+  denominator: number,
+  scales: readonly Range[] | undefined,
+  end: 'low' | 'high',
+): Flat | null {
   let count = 0;
   for (const corners of lines) if (corners.length > 1) count += corners.length;
   const n = new Float64Array(count);
@@ -109,10 +124,12 @@ function flatten(lines: readonly Corners[], numerator: number, denominator: numb
   let fixedN = 0;
   let fixedD = 0;
   let at = 0;
-  for (const corners of lines) {
+  for (let line = 0; line < lines.length; line += 1) {
+    const corners = lines[line] as Corners;
+    const by = scales?.[line]?.[end] ?? 1;
     for (const corner of corners) {
       const cn = corner[numerator] as number;
-      const cd = corner[denominator] as number;
+      const cd = (corner[denominator] as number) * by;
       if (cn !== cn || cd !== cd) return null;
       // a line with one corner has no choice
       if (corners.length === 1) {

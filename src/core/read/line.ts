@@ -147,7 +147,9 @@ function readFood(
   };
   const main = amountOf(food);
   const readings: string[] = [...(main?.readings ?? [])];
-  const said = `${words.food}, ${words.notes}`;
+  // an amount that is said is not all eaten where it goes into the water
+  const purpose = words.measures.length > 0 && line.purpose ? `, ${line.purpose}` : '';
+  const said = `${words.food}, ${words.notes}${purpose}`;
   const effectOf = (f: Food) => preparationEffect(f, said, fromCan(words) || f.kind === 'canned-bean');
   const effect = effectOf(food);
   if (effect) readings.push(`${effect.says} (${effect.source})`);

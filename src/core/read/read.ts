@@ -1,6 +1,7 @@
 import { VAGUE } from '@/core/measure/units';
 import { TABLE_LARDER, type Larder } from '@/core/food/larder';
-import { exact, range, type Range } from '@/core/range/range';
+import { weightEaten, yieldsOf, type Yield } from '@/core/prepare/yields';
+import { exact, over, range, type Range } from '@/core/range/range';
 import type { Recipe } from '@/core/recipe/source';
 import { cornersOfLine } from './corners';
 import { readLine } from './line';
@@ -74,15 +75,46 @@ function lineOfMention(mention: Mention, recipe: Recipe, settings: ReadSettings)
   };
 }
 
+/** Weighing a plate says how many there are, unless the cook said so herself. */
+function plates(
+  servings: ReadServings,
+  lines: readonly ReadLine[],
+  yields: readonly Yield[],
+  { servings: said, potG, plateG }: ReadSettings,
+): ReadServings {
+  if (said !== undefined || plateG === undefined) return servings;
+  const corners = lines.flatMap((l) => (l.corners ? [l.corners] : []));
+  if (potG === undefined && corners.length < lines.length) return servings;
+  const factors = yields.map((y) => y.factor);
+  const whole = potG === undefined ? weightEaten(corners, factors) : exact(potG);
+  if (whole.low <= 0) return servings;
+  return {
+    range: over(whole, exact(plateG)),
+    said: true,
+    text: `a plate weighs ${plateG} g${potG === undefined ? '' : `, the dish ${potG} g`}`,
+  };
+}
+
 /** The recipe with every line and step read: foods, grams, and all that its words allow. */
 export function readRecipe(recipe: Recipe, settings: ReadSettings): ReadRecipe {
   const servings = readServings(recipe, settings.servings);
   const lines = recipe.lines.map((line) => remembered(line, settings, servings.range.best));
   const mentions = readMethod(recipe.steps, lines, recipe.title, servings.range.best);
+  const all = [...lines, ...mentions.map((m) => lineOfMention(m, recipe, settings))];
+  const yields = yieldsOf(
+    all.map((l) => ({
+      foods: l.foods.flatMap((f) => (f.food ? [f.food] : [])),
+      text: l.words ? l.words.foods.map((f) => `${f.food} ${f.notes}`).join(' ') : l.line.text,
+      grams: l.foods.reduce((g, f) => g + (f.grams?.best ?? 0), 0),
+    })),
+    recipe.steps.map((s) => s.text),
+  );
   return {
     recipe,
-    servings,
-    lines: [...lines, ...mentions.map((m) => lineOfMention(m, recipe, settings))],
+    servings: plates(servings, all, yields, settings),
+    lines: all,
+    yields,
+    potG: settings.potG ?? null,
     steps: recipe.steps.map(({ text, start, end }) => ({ text, start, end })),
   };
 }

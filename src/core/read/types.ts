@@ -4,6 +4,7 @@ import type { Larder } from '@/core/food/larder';
 import type { Food } from '@/core/food/table';
 import type { Range } from '@/core/range/range';
 import type { Corners } from '@/core/range/bounds';
+import type { Yield } from '@/core/prepare/yields';
 import type { Recipe, SourceLine } from '@/core/recipe/source';
 import type { LineWords } from '@/core/recipe/line';
 
@@ -23,6 +24,10 @@ export interface ReadSettings {
   readonly larder?: Larder | undefined;
   /** Overrules what the recipe says. */
   readonly servings?: number | undefined;
+  /** Grams of the whole dish as it was weighed; overrules every estimate of yield. */
+  readonly potG?: number | undefined;
+  /** Grams of one plate as it was weighed; with the dish's weight it says how many plates there are. */
+  readonly plateG?: number | undefined;
 }
 
 /** One food that a line brings, or may bring. */
@@ -85,5 +90,8 @@ export interface ReadRecipe {
   readonly recipe: Recipe;
   readonly servings: ReadServings;
   readonly lines: readonly ReadLine[];
+  /** How much of each line's weight is on the plates. */
+  readonly yields: readonly Yield[];
+  readonly potG: number | null;
   readonly steps: readonly ReadStep[];
 }

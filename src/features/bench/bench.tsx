@@ -2,13 +2,11 @@
 import { useRouter, useSearchParams } from 'next/navigation';
 import { Suspense, useEffect, useMemo, useState } from 'react';
 import { toast } from 'sonner';
-import { wordsKey } from '@/core/food/larder';
 import { correctionKey, readRecipe } from '@/core/read/read';
 import { parseRecipe } from '@/core/recipe/parse';
 import { type SwapPreview } from '@/core/swap/rank';
 import { database } from '@/data/db';
 import { sampleText, seedDemo } from '@/data/demo';
-import { forget, remember, restoreMeaning } from '@/data/larder';
 import { newRecipe, saveRecipe } from '@/data/recipes';
 import { setSetting } from '@/data/settings';
 import { Dialog } from '@/ui/dialog';
@@ -28,6 +26,7 @@ import { Rail } from './rail';
 import { Diners, Top } from './top';
 import { useDocument } from './use-document';
 import { useLineEdit } from './use-line-edit';
+import { useMeaning } from './use-meaning';
 import { usePaste } from './use-paste';
 import { useSwaps } from './use-swaps';
 import { judgeTable, useDiners } from './use-table';
@@ -92,8 +91,10 @@ function OpenRecipe({ id }: { id: string | null }) {
       corrections: doc?.corrections ?? {},
       larder,
       servings: doc?.servings ?? undefined,
+      potG: doc?.potG ?? undefined,
+      plateG: doc?.plateG ?? undefined,
     }),
-    [settings.measures, doc?.corrections, doc?.servings, larder],
+    [settings.measures, doc?.corrections, doc?.servings, doc?.potG, doc?.plateG, larder],
   );
   const read = useMemo(
     () => (doc ? readRecipe(parseRecipe(doc.text), readSettings) : null),
@@ -145,33 +146,14 @@ function OpenRecipe({ id }: { id: string | null }) {
     const others = Object.fromEntries(Object.entries(doc.corrections).filter(([k]) => k !== key));
     change({ corrections: correction ? { ...others, [key]: correction } : others });
   };
-  const lineFood = selected === null ? undefined : read?.lines[selected]?.foods[0];
-  const meaning = lineFood && meanings.find((m) => m.words === wordsKey(lineFood.phrase));
-  const forgetMeaning = () => {
-    if (!meaning) return;
-    void forget(database(), meaning.words);
-    toast(`“${meaning.said}” is read by Dulvet again.`, {
-      action: { label: 'Undo', onClick: () => void restoreMeaning(database(), meaning) },
-    });
-  };
-  const rememberMeaning = () => {
-    const food = lineFood?.food;
-    if (!food || !doc) return;
-    const { phrase } = lineFood;
-    void remember(database(), phrase, food.id, Date.now()).then((before) => {
-      correct(null);
-      toast(`“${phrase}” means ${food.name.toLowerCase()} from now on.`, {
-        action: {
-          label: 'Undo',
-          onClick: () => {
-            if (before) void restoreMeaning(database(), before);
-            else void forget(database(), wordsKey(phrase));
-            undo();
-          },
-        },
-      });
-    });
-  };
+  const chosenLine = selected === null ? undefined : read?.lines[selected];
+  const corrected = chosenLine && doc?.corrections[correctionKey(chosenLine.origin, chosenLine.line.text)];
+  const { meaning, onRemember, onForget } = useMeaning(
+    chosenLine?.foods[0],
+    meanings,
+    () => correct(corrected?.grams === undefined ? null : { grams: corrected.grams }),
+    undo,
+  );
   const servings = (n: number | null) => change({ servings: n }, 'servings');
   const nextDiner = () => {
     const at = table.findIndex((d) => d.id === current?.id);
@@ -213,8 +195,8 @@ function OpenRecipe({ id }: { id: string | null }) {
   const { gauges, bans } = gaugesOf(audit, read, current.protocol);
   const rows = ledgerOf(audit);
   const lit = hovered ?? selected;
-  const line = selected === null ? undefined : read.lines[selected];
-  const correction = line && doc.corrections[correctionKey(line.origin, line.line.text)];
+  const line = chosenLine;
+  const correction = corrected;
 
   return (
     <div className={`grid gap-3.5 lg:grid-cols-[minmax(0,1fr)_372px] ${line ? 'max-lg:pb-[58dvh]' : ''}`}>
@@ -301,8 +283,8 @@ function OpenRecipe({ id }: { id: string | null }) {
             correction={correction}
             larder={larder}
             meant={meaning !== undefined && correction?.foodId === undefined}
-            onRemember={rememberMeaning}
-            onForget={forgetMeaning}
+            onRemember={onRemember}
+            onForget={onForget}
             correcting={correcting}
             why={why}
             onChoose={setChosen}
@@ -314,7 +296,14 @@ function OpenRecipe({ id }: { id: string | null }) {
             onClose={() => select(null)}
           />
         ) : (
-          <DishPanel audit={audit} protocol={current.protocol} onSelect={select} />
+          <DishPanel
+            audit={audit}
+            protocol={current.protocol}
+            read={read}
+            weighed={{ potG: doc.potG, plateG: doc.plateG }}
+            onWeighed={change}
+            onSelect={select}
+          />
         )}
       </aside>
       <Dialog

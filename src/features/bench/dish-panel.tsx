@@ -1,16 +1,24 @@
 import type { RecipeAudit } from '@/core/audit/schema';
 import { showRange } from '@/core/format/figures';
 import type { Protocol } from '@/core/protocol';
+import type { ReadRecipe } from '@/core/read/types';
 import { Glyph } from '@/ui/glyph';
+import { Weighing, type Weighed } from './weighing';
 
 /** The dish as a whole, while no line is chosen. */
 export function DishPanel({
   audit,
   protocol,
+  read,
+  weighed,
+  onWeighed,
   onSelect,
 }: {
   audit: RecipeAudit;
   protocol: Protocol;
+  read: ReadRecipe;
+  weighed: Weighed;
+  onWeighed: (weighed: Weighed) => void;
   onSelect: (index: number) => void;
 }) {
   const find = (text: string) => audit.lines.findIndex((l) => l.text === text);
@@ -115,6 +123,7 @@ export function DishPanel({
             {audit.allergens.join(', ')}
           </p>
         )}
+        <Weighing audit={audit} read={read} weighed={weighed} onWeighed={onWeighed} />
         <p className="mt-2 text-[12.5px] text-mute">
           Figures are a kitchen estimate. With a medical diet, blood-pressure, kidney or diabetes medicine, in
           pregnancy and for children, ask a clinician before changing salt, sugar or fat.

@@ -67,9 +67,7 @@ export function Top({ audit, said, overruled, onServings, onRole }: TopProps) {
             ))}
           </select>
         </label>
-        {weight && (
-          <span className="hidden sm:inline">about {showRange(weight)} g a plate as it goes in</span>
-        )}
+        {weight && <span className="hidden sm:inline">about {showRange(weight)} g a plate</span>}
       </div>
     </div>
   );

@@ -3,7 +3,7 @@ import { useCallback, useEffect, useReducer, useRef } from 'react';
 import { database, type StoredRecipe } from '@/data/db';
 import { getRecipe, saveRecipe } from '@/data/recipes';
 
-type Patch = Partial<Pick<StoredRecipe, 'text' | 'role' | 'servings' | 'corrections'>>;
+type Patch = Partial<Pick<StoredRecipe, 'text' | 'role' | 'servings' | 'corrections' | 'potG' | 'plateG'>>;
 
 interface State {
   readonly doc: StoredRecipe | null;

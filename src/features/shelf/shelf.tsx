@@ -46,11 +46,13 @@ export function Shelf({ demo }: { demo: boolean }) {
     let current = true;
     void library()
       .audit(
-        recipes.map(({ id, text, role, servings, corrections }) => ({
+        recipes.map(({ id, text, role, servings, potG, plateG, corrections }) => ({
           id,
           text,
           role,
           servings,
+          potG,
+          plateG,
           corrections,
         })),
         protocols,

@@ -8,6 +8,8 @@ const Body = z.object({
   protocol: z.string(),
   servings: z.number().positive().max(1000).optional(),
   role: z.enum(ROLES).optional(),
+  potG: z.number().positive().max(100_000).optional(),
+  plateG: z.number().positive().max(100_000).optional(),
 });
 
 const refuse = (status: number, code: string, message: string, path: string | null = null) =>
@@ -43,6 +45,8 @@ export async function POST(request: Request): Promise<Response> {
     source: 'request',
     servings: body.data.servings,
     role: body.data.role,
+    potG: body.data.potG,
+    plateG: body.data.plateG,
   });
   if (!result.ok) return refuse(result.code === 'too-large' ? 413 : 400, result.code, result.message, 'text');
   return Response.json(result.audit);
