@@ -11,7 +11,7 @@ import Papa from 'papaparse';
 import YAML from 'yaml';
 import { z } from 'zod';
 import { AuditSchema } from '../src/core/audit/schema';
-import { FoodRow, KindRow, Units, Vague, Words } from '../src/core/food/schema';
+import { BuyingFile, FoodRow, KindRow, Units, Vague, Words } from '../src/core/food/schema';
 import { ProtocolFile } from '../src/core/protocol/schema';
 import { LabelNames, PacketSchema } from '../src/core/label/schema';
 import { PreparationFile, YieldFile } from '../src/core/prepare/schema';
@@ -73,6 +73,26 @@ function fromIfct(code: string, where: string) {
     fibreG: get('fibtg'),
     sodiumMg: round(get('na') * 1000, 2),
   };
+}
+
+/** Standard deviations of a measured row; none where one region was measured (the table prints 0). */
+function deviationsOf(code: string): Record<string, number> {
+  const m = measured.get(code) ?? {};
+  const all: [string, number][] = [
+    ['energyKcal', (m.enerc_e ?? 0) / 4.184],
+    ['waterG', m.water_e ?? 0],
+    ['proteinG', m.protcnt_e ?? 0],
+    ['fatG', m.fatce_e ?? 0],
+    ['carbohydrateG', Math.hypot(m.choavldf_e ?? 0, m.fibtg_e ?? 0)],
+    ['fibreG', m.fibtg_e ?? 0],
+    ['sodiumMg', (m.na_e ?? 0) * 1000],
+  ];
+  return Object.fromEntries(
+    all
+      .filter(([, v]) => v > 0)
+      .map(([name, v]) => [name, round(v)] as const)
+      .filter(([, v]) => v > 0),
+  );
 }
 
 function foods() {
@@ -139,6 +159,7 @@ function foods() {
         source: row.ifct
           ? `Indian Food Composition Tables 2017, ${row.ifct}; sugars, fatty acids and other minerals recalled`
           : 'US FoodData Central, recalled',
+        sd: row.ifct ? deviationsOf(row.ifct) : {},
         portions: { ...portions.get(row.like ?? ''), ...portions.get(row.id ?? '') },
       };
       const parsed = FoodRow.safeParse(candidate);
@@ -200,6 +221,15 @@ function yields(foodIds: Set<string>) {
   return file;
 }
 
+function buying(foodIds: Set<string>) {
+  const file = yaml('buying.yaml', BuyingFile);
+  for (const rule of file.rules) {
+    for (const id of rule.foods ?? []) if (!foodIds.has(id)) fail('buying.yaml', `"${id}" is no food`);
+    for (const kind of rule.kinds ?? []) if (!kinds[kind]) fail('buying.yaml', `"${kind}" is no kind`);
+  }
+  return file;
+}
+
 function demo(foodIds: Set<string>) {
   const Demo = z.object({
     diners: z.array(
@@ -235,6 +265,7 @@ write('words', yaml('words.yaml', Words));
 write('protocols', yaml('protocols.yaml', ProtocolFile));
 write('preparations', yaml('preparations.yaml', PreparationFile));
 write('yields', yields(new Set(table.foods.map((f) => f.id))));
+write('buying', buying(new Set(table.foods.map((f) => f.id))));
 write('method', yaml('method.yaml', MethodFile));
 write('swaps', swaps(new Set(table.foods.map((f) => f.id))));
 write('label-names', yaml('label-names.yaml', LabelNames));

@@ -1,7 +1,7 @@
 import { expose } from 'comlink';
 import { auditRecipe } from '@/core/audit/audit';
 import type { Verdict } from '@/core/audit/schema';
-import { larderOf, type Meanings } from '@/core/food/larder';
+import { larderOf, type Larder, type Meanings } from '@/core/food/larder';
 import { foodsOf } from '@/core/label/packet';
 import type { Packet } from '@/core/label/schema';
 import type { MeasureSettings } from '@/core/measure/units';
@@ -34,7 +34,33 @@ export interface LibraryRow {
   readonly verdicts: Readonly<Record<string, Verdict>>;
 }
 
+function readOf(recipe: LibraryRecipe, measures: MeasureSettings, larder: Larder) {
+  return readRecipe(parseRecipe(recipe.text), {
+    measures,
+    corrections: recipe.corrections,
+    larder,
+    servings: recipe.servings ?? undefined,
+    potG: recipe.potG ?? undefined,
+    plateG: recipe.plateG ?? undefined,
+  });
+}
+
 const doorway = {
+  /** Lines of recipes that use a food. */
+  uses(
+    recipes: readonly LibraryRecipe[],
+    foodId: string,
+    measures: MeasureSettings,
+    packets: readonly Packet[],
+    meanings: Meanings,
+  ): { id: string; title: string; line: string }[] {
+    const larder = larderOf(foodsOf(packets), meanings);
+    return recipes.flatMap((recipe) => {
+      const read = readOf(recipe, measures, larder);
+      const line = read.lines.find((l) => [...l.foods, ...l.alternatives].some((f) => f.food?.id === foodId));
+      return line ? [{ id: recipe.id, title: read.recipe.title, line: line.line.text }] : [];
+    });
+  },
   /** Audits recipes under each protocol; rows come in the recipes' order. */
   audit(
     recipes: readonly LibraryRecipe[],
@@ -45,14 +71,7 @@ const doorway = {
   ): LibraryRow[] {
     const larder = larderOf(foodsOf(packets), meanings);
     return recipes.map((recipe) => {
-      const read = readRecipe(parseRecipe(recipe.text), {
-        measures,
-        corrections: recipe.corrections,
-        larder,
-        servings: recipe.servings ?? undefined,
-        potG: recipe.potG ?? undefined,
-        plateG: recipe.plateG ?? undefined,
-      });
+      const read = readOf(recipe, measures, larder);
       const audits = protocols.flatMap((id) => {
         const protocol = protocolById(id);
         return protocol

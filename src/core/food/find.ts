@@ -148,12 +148,14 @@ function correctIn(index: Index, token: string): string | null {
   const allowed = token.length >= 8 ? 2 : 1;
   let found: string | null = null;
   let least = allowed + 1;
+  const uses = (word: string) => index.postings.get(word)?.length ?? 0;
   for (const word of index.vocabulary) {
     if (Math.abs(word.length - token.length) > allowed || word.length < 4) continue;
     // the first letter is seldom wrong, and asking for it keeps "corn" from "horn"
     if (word[0] !== token[0]) continue;
     const d = distance(word, token);
-    if (d < least) {
+    const commoner = d === least && found !== null && uses(word) > uses(found);
+    if (d < least || commoner) {
       least = d;
       found = word;
     }

@@ -31,6 +31,8 @@ export const FoodRow = z
     adds: z.array(z.enum(['oil', 'salt', 'sugar'])),
     might: z.array(z.string()),
     source: z.string(),
+    /** Standard deviations of measured figures over the regions sampled, per 100 g, where there were several. */
+    sd: z.record(z.string(), z.number().positive()),
     portions: z.record(z.string(), z.tuple([z.number(), z.number(), z.number()])),
   })
   .strict();
@@ -63,6 +65,25 @@ export const Units = z
   })
   .strict();
 export type Units = z.infer<typeof Units>;
+
+/** Words to look for on a packet, `content/buying.yaml`. */
+export const BuyingFile = z
+  .object({
+    rules: z.array(
+      z
+        .object({
+          id: z.string(),
+          kinds: z.array(z.string()).optional(),
+          foods: z.array(z.string()).optional(),
+          words: z.array(z.string()).min(1),
+          because: z.string(),
+        })
+        .strict()
+        .refine((r) => r.kinds || r.foods, { message: 'needs kinds or foods' }),
+    ),
+  })
+  .strict();
+export type BuyingFile = z.infer<typeof BuyingFile>;
 
 const reading = z.object({ why: z.string() });
 export const Vague = z

@@ -58,7 +58,7 @@ const EXPLAINED: Record<string, string> = {
 
 describe('composition table', () => {
   test('holds what a plant-based kitchen meets', () => {
-    expect(FOODS.length).toBeGreaterThanOrEqual(250);
+    expect(FOODS.length).toBeGreaterThanOrEqual(700);
     expect(FOODS.filter((f) => f.source.startsWith('Indian')).length).toBeGreaterThanOrEqual(50);
     expect(FOODS.every((f) => f.source.length > 5)).toBe(true);
   });
@@ -220,5 +220,57 @@ describe('against the Indian Food Composition Tables 2017', () => {
       Number(table.find((r) => r.code === 'F001')?.na) * 1000,
       1,
     );
+  });
+});
+
+describe('kin against kin', () => {
+  const range = (values: readonly number[]) => [Math.min(...values), Math.max(...values)] as const;
+  test('liquid oils differ in nothing that the audit counts', () => {
+    const oils = FOODS.filter((f) => f.kind === 'oil' && (f.waterG ?? 0) === 0);
+    expect(oils.length).toBeGreaterThan(10);
+    for (const f of oils) {
+      expect([f.id, f.fatG]).toEqual([f.id, expect.closeTo(100, -0.4)]);
+      expect([f.id, (f.sodiumMg ?? 99) < 5]).toEqual([f.id, true]);
+    }
+  });
+  test.each([
+    ['pasta and plain noodles, dry', /^(?:pasta-(?:white|whole)|udon|somen|soba)$/, 'energyKcal', 1.15],
+    [
+      'dry beans',
+      /^(?:black|kidney|white|cannellini|butter|pinto|navy|borlotti|adzuki)-?(?:beans|eyed)?-dry$/,
+      'energyKcal',
+      1.15,
+    ],
+    ['white sugars', /^(?:sugar|icing-sugar|brown-sugar)$/, 'energyKcal', 1.1],
+    ['plain wheat flours', /^(?:white-flour|wholemeal-flour|semolina)$/, 'energyKcal', 1.15],
+    ['tree nuts', /^(?:almond|cashew|walnut|pistachio|hazelnut|pecan)$/, 'fatG', 1.7],
+    ['soft leaves', /^(?:lettuce|spinach|rocket|watercress)$/, 'energyKcal', 2.6],
+    ['soy sauces and tamari', /^(?:soy-sauce|tamari)$/, 'sodiumMg', 1.25],
+  ] as const)('%s are alike', (_, ids, figure, most) => {
+    const kin = FOODS.filter((f) => ids.test(f.id));
+    expect(kin.length).toBeGreaterThan(1);
+    const [low, high] = range(kin.map((f) => f[figure] ?? NaN));
+    expect(high / low).toBeLessThan(most);
+  });
+  test('with salt or without, a tin holds the same food', () => {
+    const pairs = FOODS.flatMap((f) => {
+      const plain = foodById(`${f.id}-nsa`);
+      return plain ? [[f, plain] as const] : [];
+    });
+    expect(pairs.length).toBeGreaterThan(8);
+    for (const [salted, plain] of pairs) {
+      expect([
+        salted.id,
+        Math.abs(salted.energyKcal - plain.energyKcal) <= Math.max(6, 0.15 * plain.energyKcal),
+      ]).toEqual([salted.id, true]);
+      expect([salted.id, (salted.sodiumMg ?? 0) > 2 * (plain.sodiumMg ?? 0)]).toEqual([salted.id, true]);
+    }
+  });
+  test('standard deviations come with the measured rows, and are smaller than the figures', () => {
+    const measured = FOODS.filter((f) => Object.keys(f.sd).length > 0);
+    expect(measured.length).toBeGreaterThan(30);
+    expect(measured.every((f) => f.source.startsWith('Indian'))).toBe(true);
+    for (const f of measured)
+      expect([f.id, (f.sd.energyKcal ?? 0) < f.energyKcal * 0.35]).toEqual([f.id, true]);
   });
 });

@@ -20,6 +20,13 @@ interface Rule {
 }
 
 const shown = (n: number) => Number(n.toFixed(2)).toString();
+/** "fat in 100 g, g" with its range: "fat in 100 g is 2–2.5 g". */
+const saying = (what: string, { low, high }: Range) => {
+  const [name, unit = ''] = what.split(', ');
+  return `${name} is ${shown(low)}${shown(low) === shown(high) ? '' : `–${shown(high)}`} ${unit}`;
+};
+const unitOf = (what: string) => what.split(', ')[1] ?? '';
+const nameOf = (what: string) => what.split(', ')[0] ?? what;
 
 /** A claim that a figure is below (or under) a bound. */
 function atMost(
@@ -28,8 +35,8 @@ function atMost(
   what: string,
   strict = false,
 ): { holds: Holds; because: string } {
-  if (!value) return { holds: 'unknown', because: `${what} is not printed` };
-  const said = `${what} is ${shown(value.low)}–${shown(value.high)}, the claim allows ${strict ? 'under' : 'up to'} ${bound}`;
+  if (!value) return { holds: 'unknown', because: `${nameOf(what)} is not printed` };
+  const said = `${saying(what, value)}, the claim allows ${strict ? 'under' : 'up to'} ${bound} ${unitOf(what)}`;
   if (value.low > bound || (strict && value.low >= bound)) return { holds: 'impossible', because: said };
   if (value.high <= bound) return { holds: 'surely', because: said };
   return { holds: 'possibly', because: said };
@@ -50,8 +57,8 @@ function servingOr100(
 }
 
 function atLeast(value: Range | null, bound: number, what: string): { holds: Holds; because: string } {
-  if (!value) return { holds: 'unknown', because: `${what} is not printed` };
-  const said = `${what} is ${shown(value.low)}–${shown(value.high)}, the claim asks for ${bound}`;
+  if (!value) return { holds: 'unknown', because: `${nameOf(what)} is not printed` };
+  const said = `${saying(what, value)}, the claim asks for ${bound} ${unitOf(what)}`;
   if (value.high < bound) return { holds: 'impossible', because: said };
   return { holds: value.low >= bound ? 'surely' : 'possibly', because: said };
 }

@@ -212,6 +212,7 @@ export function readPacket(packet: Packet): PacketReading {
     allergens: allergensOf(label),
     adds: (['oil', 'salt', 'sugar'] as const).filter((a) => hidden.has(a)),
     might: [],
+    sd: {},
     source: 'Your packet: its printed figures, with what their rounding allows',
     portions: { ...like?.portions, ...portionsOf(packet.label) },
     perGram: best,

@@ -49,10 +49,11 @@ const PLUS_MORE =
   /[,(;+&]?\s*\b(?:plus|and|with) (?:a (?:little|bit|few|splash) )?(?:some )?(?:more|extra)\b([^)]*)\)?|,\s*(?:and )?extra (?:for|to)\b([^)]*)/;
 const PURPOSE =
   /(?:,|\(|\s)\s*((?:for|to) (?:deep[- ]?frying|frying|shallow frying|fry|saut[eé]ing|cooking|cook|the pan|the skillet|browning|greasing|grease|oiling|brushing|brush|lining|spraying|the tin|the tray|drizzling|drizzle|finishing|finish|serving|serve|garnish(?:ing)?|sprinkling|sprinkle|dusting|topping|top|decorating|decorate|the (?:pasta |cooking )?water|pasta water|boiling|the pot|blanching|rolling|kneading))\b/;
+const FROM_CONTAINER = /\b(?:from|out of) (?:an?|the) (can|tin|jar|packet|carton|bag|bottle)\b/;
 const NOISE = /^\s*(?:of|the|x|-|,|\.|:|about)\s+/;
 
 const JUICE =
-  /\b(?:the )?(?:(?:finely )?(?:grated )?(zest|rind|peel) and juice|juice and (?:(?:finely )?(?:grated )?)(zest|rind|peel)|(?:freshly )?(?:squeezed )?juice|(?:finely |freshly )?(?:grated )?(zest|rind|peel))\s+(?:of|from)\s+/;
+  /\b(?:the )?(?:(?:finely )?(?:grated )?(zest|rind|peel) ?(?:and|&|\+) ?juice|juice ?(?:and|&|\+) ?(?:(?:finely )?(?:grated )?)(zest|rind|peel)|(?:freshly )?(?:squeezed )?juice|(?:finely |freshly )?(?:grated )?(zest|rind|peel))\s+(?:of|from)\s+/;
 
 /** "25 g butter -> use marge": the amount stays, the food is the one behind the arrow. */
 function turnArrow(text: string): string {
@@ -131,6 +132,9 @@ export function readLineWords(line: string): LineWords {
   strip(/\(\s*optional\s*\)|^optional\b|,?\s*\boptional\b/);
   strip(TO_TASTE);
   if (purpose) strip(PURPOSE);
+  // "3 artichoke hearts from a can": the can is where they come from, not how many
+  const container = FROM_CONTAINER.exec(text)?.[1];
+  if (container) strip(FROM_CONTAINER);
   const juice = turnJuice(text);
   if (juice.text !== text) {
     text = juice.text;
@@ -150,7 +154,7 @@ export function readLineWords(line: string): LineWords {
   }
   let equivalent = measured.equivalent;
   // brackets: a second statement of the amount, or a note
-  const notes: string[] = [prep];
+  const notes: string[] = container ? [prep, `from a ${container}`] : [prep];
   const liquid = OWN_LIQUID.exec(food)?.[0];
   if (liquid) notes.push(liquid.trim());
   let bare = food.replace(OWN_LIQUID, '').replace(/[([]([^)\]]*)[)\]]?/g, (whole, inside: string) => {

@@ -1,4 +1,5 @@
 'use client';
+import Link from 'next/link';
 import type { AuditLine, Finding, RecipeAudit } from '@/core/audit/schema';
 import { showNumber, showRange } from '@/core/format/figures';
 import type { Protocol } from '@/core/protocol';
@@ -165,6 +166,14 @@ export function LinePanel({
         </Button>
       </div>
       {why && <Why line={line} />}
+      {line.food && (
+        <Link
+          href={`/larder?food=${encodeURIComponent(line.food.id)}`}
+          className="mt-2 inline-block text-[13px] font-semibold text-rim underline underline-offset-4"
+        >
+          {line.food.name} in the Larder
+        </Link>
+      )}
       <Reading
         key={`${index}-${line.text}`}
         line={read}

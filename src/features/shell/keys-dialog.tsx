@@ -6,6 +6,7 @@ const GROUPS: readonly { name: string; keys: readonly (readonly [string, string]
     keys: [
       ['1', 'Bench'],
       ['2', 'Shelf'],
+      ['3', 'Larder'],
       [',', 'Settings'],
       ['?', 'These keys'],
       ['Ctrl V', 'Paste a recipe and audit it'],
@@ -25,6 +26,15 @@ const GROUPS: readonly { name: string; keys: readonly (readonly [string, string]
       ['T', 'The whole text'],
       ['N', 'New recipe'],
       ['Esc', 'Let go of the line'],
+    ],
+  },
+  {
+    name: 'In the Larder',
+    keys: [
+      ['/', 'Search'],
+      ['↑ ↓', 'Choose a food'],
+      ['P', 'New packet'],
+      ['C', 'Put it beside others'],
     ],
   },
   {

@@ -12,6 +12,7 @@ import { useTheme } from './use-theme';
 const VIEWS = [
   { href: '/', name: 'Bench', key: '1' },
   { href: '/shelf', name: 'Shelf', key: '2' },
+  { href: '/larder', name: 'Larder', key: '3' },
 ] as const;
 
 /** The frame of every view: the rim with its places, keys that work everywhere, notices. */
@@ -23,6 +24,7 @@ export function Shell({ children }: { children: ReactNode }) {
   useKeys({
     '1': () => router.push('/'),
     '2': () => router.push('/shelf'),
+    '3': () => router.push('/larder'),
     '?': () => setDialog('keys'),
     ',': () => setDialog('settings'),
   });

@@ -1,0 +1,49 @@
+'use client';
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useEffect, useState } from 'react';
+import { database } from '@/data/db';
+import { listRecipes } from '@/data/recipes';
+import { library } from '@/workers/library';
+import { useSettings } from '../settings/use-settings';
+import { plainPackets, useLarder } from './use-larder';
+
+export interface Use {
+  readonly id: string;
+  readonly title: string;
+  readonly line: string;
+}
+
+/** Recipes on the shelf that use a food, read in the worker; null until they are. */
+export function useUses(foodId: string): readonly Use[] | null {
+  const settings = useSettings();
+  const { packets, byWords } = useLarder();
+  const recipes = useLiveQuery(() => listRecipes(database()), [], null);
+  const [found, setFound] = useState<{ of: string; uses: readonly Use[] } | null>(null);
+  useEffect(() => {
+    if (!recipes) return;
+    let current = true;
+    void library()
+      .uses(
+        recipes.map(({ id, text, role, servings, potG, plateG, corrections }) => ({
+          id,
+          text,
+          role,
+          servings,
+          potG,
+          plateG,
+          corrections,
+        })),
+        foodId,
+        settings.measures,
+        plainPackets(packets),
+        byWords,
+      )
+      .then((uses) => {
+        if (current) setFound({ of: foodId, uses });
+      });
+    return () => {
+      current = false;
+    };
+  }, [recipes, foodId, settings.measures, packets, byWords]);
+  return found?.of === foodId ? found.uses : null;
+}
