@@ -53,7 +53,7 @@ const config = [
   },
   { files: ['scripts/**', 'cli/**', 'e2e/**'], rules: { 'no-console': 'off' } },
   {
-    ignores: [
+    ignores: ['.shots/**', 
       '.next/**',
       'node_modules/**',
       'content/compiled/**',

@@ -8,6 +8,8 @@ import { parseIngredient } from 'parse-ingredient';
 import { Bench } from 'tinybench';
 import { auditRecipe } from '../src/core/audit/audit';
 import { auditText } from '../src/core/audit/text';
+import { foodSearch } from '../src/core/food/search';
+import { FOODS, type Food } from '../src/core/food/table';
 import { findFood } from '../src/core/food/find';
 import { US_MEASURES } from '../src/core/measure/units';
 import { protocolById, type Protocol } from '../src/core/protocol';
@@ -39,6 +41,15 @@ function changedLine(): string {
   return `# Bench\nServes 4\n\n${[...lines.slice(0, 24), `${salt} g carrots, diced`].join('\n')}\n\nHeat the oil and fry the onions. Season with salt and serve.`;
 }
 
+/** The table copied until it holds 5000 foods, for the Larder's search. */
+const search = foodSearch(
+  Array.from({ length: 5000 }, (_, i) => {
+    const food = FOODS[i % FOODS.length] as Food;
+    return { ...food, id: `${food.id}-${i}`, name: `${food.name} ${i}` };
+  }),
+);
+const SEARCHES = ['chick', 'soy milk uns', 'tomatoe', 'red pepper', 'a'];
+
 async function main() {
   const bench = new Bench({ time: 600, warmupTime: 300 });
   let at = 0;
@@ -47,6 +58,9 @@ async function main() {
     .add('read a line (amounts, food words)', () => readLineWords(next()))
     .add('parse-ingredient: the same lines', () => parseIngredient(next()))
     .add('find a food, remembered', () => findFood('large ripe tomatoes'))
+    .add('search 5000 foods in the Larder', () =>
+      search.find(SEARCHES[(at = (at + 1) % SEARCHES.length)] as string),
+    )
     .add('audit 25 lines from text, none remembered', () => auditText(freshRecipe(), protocol))
     .add('re-audit 25 lines, one changed', () =>
       auditRecipe(readRecipe(parseRecipe(changedLine()), settings), protocol, { per100g: false }),

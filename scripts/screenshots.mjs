@@ -44,6 +44,13 @@ try {
   await wide.getByRole('link', { name: 'Weirside barley and mushroom pot' }).click();
   await wide.getByRole('heading', { name: 'Weirside barley and mushroom pot' }).waitFor();
   await shot(wide, 'bench-depends');
+  await wide.goto(`${address}/larder?food=own-lock-chickpeas`);
+  await wide.getByRole('article', { name: /Tinned chickpeas/ }).waitFor();
+  await wide.waitForTimeout(500);
+  await shot(wide, 'larder');
+  await wide.keyboard.press('e');
+  await wide.getByRole('region', { name: 'What is read' }).waitFor();
+  await shot(wide, 'larder-packet');
   const night = await page(WIDE, 'dark');
   await night.getByRole('button', { name: /Ida/ }).click();
   await shot(night, 'bench-night');

@@ -62,7 +62,7 @@ export function Compare({
                   look="plain"
                   className="-ml-2 px-2 text-[12.5px]"
                   onClick={() => onRemove(f)}
-                  aria-label={`Take ${f.name} away`}
+                  aria-label={`Take away ${f.name}`}
                 >
                   Take away
                 </Button>
