@@ -2,7 +2,6 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo } from 'react';
 import { larderOf, type Larder, type Meanings } from '@/core/food/larder';
-import type { Packet } from '@/core/label/schema';
 import { foodsOf } from '@/core/label/packet';
 import { database, type StoredMeaning, type StoredPacket } from '@/data/db';
 import { listMeanings, listPackets } from '@/data/larder';
@@ -24,7 +23,3 @@ export function useLarder(): {
   const larder = useMemo(() => larderOf(own, byWords), [own, byWords]);
   return { packets, meanings, byWords, larder };
 }
-
-/** Plain packets, for the worker. */
-export const plainPackets = (packets: readonly Packet[]): Packet[] =>
-  packets.map(({ id, name, names, label, like }) => ({ id, name, names, label, like }));

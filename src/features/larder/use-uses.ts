@@ -3,9 +3,9 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useState } from 'react';
 import { database } from '@/data/db';
 import { listRecipes } from '@/data/recipes';
-import { library } from '@/workers/library';
+import { library, plainPackets, plainRecipes } from '@/workers/library';
 import { useSettings } from '../settings/use-settings';
-import { plainPackets, useLarder } from './use-larder';
+import { useLarder } from './use-larder';
 
 export interface Use {
   readonly id: string;
@@ -23,21 +23,7 @@ export function useUses(foodId: string): readonly Use[] | null {
     if (!recipes) return;
     let current = true;
     void library()
-      .uses(
-        recipes.map(({ id, text, role, servings, potG, plateG, corrections }) => ({
-          id,
-          text,
-          role,
-          servings,
-          potG,
-          plateG,
-          corrections,
-        })),
-        foodId,
-        settings.measures,
-        plainPackets(packets),
-        byWords,
-      )
+      .uses(plainRecipes(recipes), foodId, settings.measures, plainPackets(packets), byWords)
       .then((uses) => {
         if (current) setFound({ of: foodId, uses });
       });

@@ -20,9 +20,9 @@ import {
 import { setSetting } from '@/data/settings';
 import { Button } from '@/ui/button';
 import { Glyph } from '@/ui/glyph';
-import { library } from '@/workers/library';
+import { library, plainPackets, plainRecipes } from '@/workers/library';
 import type { LibraryRow } from '@/workers/library.worker';
-import { plainPackets, useLarder } from '../larder/use-larder';
+import { useLarder } from '../larder/use-larder';
 import { useDiners } from '../bench/use-table';
 import { useSettings } from '../settings/use-settings';
 
@@ -45,21 +45,7 @@ export function Shelf({ demo }: { demo: boolean }) {
     if (!recipes || recipes.length === 0) return;
     let current = true;
     void library()
-      .audit(
-        recipes.map(({ id, text, role, servings, potG, plateG, corrections }) => ({
-          id,
-          text,
-          role,
-          servings,
-          potG,
-          plateG,
-          corrections,
-        })),
-        protocols,
-        settings.measures,
-        plainPackets(packets),
-        byWords,
-      )
+      .audit(plainRecipes(recipes), protocols, settings.measures, plainPackets(packets), byWords)
       .then((found) => {
         if (current) setRows(new Map(found.map((r) => [r.id, r])));
       });
