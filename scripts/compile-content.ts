@@ -11,7 +11,8 @@ import Papa from 'papaparse';
 import YAML from 'yaml';
 import { z } from 'zod';
 import { AuditSchema } from '../src/core/audit/schema';
-import { BuyingFile, FoodRow, KindRow, Units, Vague, Words } from '../src/core/food/schema';
+import { BuyingFile, ClassFile, FoodRow, KindRow, Units, Vague, Words } from '../src/core/food/schema';
+import { resolveProtocol } from '../src/core/protocol/resolve';
 import { ProtocolFile } from '../src/core/protocol/schema';
 import { LabelNames, PacketSchema } from '../src/core/label/schema';
 import { PreparationFile, YieldFile } from '../src/core/prepare/schema';
@@ -73,6 +74,23 @@ function fromIfct(code: string, where: string) {
     fibreG: get('fibtg'),
     sodiumMg: round(get('na') * 1000, 2),
   };
+}
+
+const classes = yaml('classes.yaml', ClassFile);
+const classPatterns = Object.entries(classes).map(([id, rule]) => ({
+  id: id as keyof typeof classes,
+  rule,
+  match: rule.match ? new RegExp(rule.match, 'i') : null,
+}));
+
+/** Classes of a food: named by its id, or of one of the kinds and, where words are asked for, named by them. */
+function classesOf(id: string, name: string, kind: string): string[] {
+  return classPatterns
+    .filter(
+      ({ rule, match }) =>
+        rule.foods?.includes(id) || (rule.kinds?.includes(kind) && (match === null || match.test(name))),
+    )
+    .map((c) => c.id);
 }
 
 /** Standard deviations of a measured row; none where one region was measured (the table prints 0). */
@@ -159,6 +177,7 @@ function foods() {
         source: row.ifct
           ? `Indian Food Composition Tables 2017, ${row.ifct}; sugars, fatty acids and other minerals recalled`
           : 'US FoodData Central, recalled',
+        classes: classesOf(row.id ?? '', row.name ?? '', row.kind ?? ''),
         sd: row.ifct ? deviationsOf(row.ifct) : {},
         portions: { ...portions.get(row.like ?? ''), ...portions.get(row.id ?? '') },
       };
@@ -168,6 +187,9 @@ function foods() {
     }
   }
   const ids = new Set(list.map((f) => f.id));
+  for (const { id, rule } of classPatterns)
+    for (const food of rule.foods ?? [])
+      if (!ids.has(food)) fail('classes.yaml', `${id}: "${food}" is no food`);
   for (const row of likes)
     if (!ids.has(row.like)) fail(row.id, `portions like "${row.like}", which is no food`);
   if (ids.size !== list.length) fail('foods', 'an id stands twice');
@@ -204,6 +226,23 @@ function swaps(foodIds: Set<string>) {
       if (!foodIds.has(id)) fail(`swaps.yaml, ${swap.id}`, `"${id}" is no food`);
     for (const kind of swap.from.kinds ?? [])
       if (!kinds[kind]) fail(`swaps.yaml, ${swap.id}`, `"${kind}" is no kind`);
+  }
+  return file;
+}
+
+function protocols() {
+  const file = yaml('protocols.yaml', ProtocolFile);
+  for (const source of file.protocols) {
+    const resolved = resolveProtocol(source, file.switches);
+    if (!resolved.ok) fail(`protocols.yaml, ${source.id}, ${resolved.path}`, resolved.message);
+    for (const [id, question] of Object.entries(file.switches))
+      for (const option of question.options) {
+        const turned = resolveProtocol(
+          { ...source, switches: { ...source.switches, [id]: option.id } },
+          file.switches,
+        );
+        if (!turned.ok) fail(`protocols.yaml, ${source.id} with ${id} ${option.id}`, turned.message);
+      }
   }
   return file;
 }
@@ -262,7 +301,7 @@ write('foods', packed(table));
 write('units', yaml('units.yaml', Units));
 write('vague', yaml('vague.yaml', Vague));
 write('words', yaml('words.yaml', Words));
-write('protocols', yaml('protocols.yaml', ProtocolFile));
+write('protocols', protocols());
 write('preparations', yaml('preparations.yaml', PreparationFile));
 write('yields', yields(new Set(table.foods.map((f) => f.id))));
 write('buying', buying(new Set(table.foods.map((f) => f.id))));

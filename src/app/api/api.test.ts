@@ -41,6 +41,8 @@ test('GET /api/protocols, /api/schema and /api/foods', async () => {
   expect(((await protocols().json()) as { id: string }[]).map((p) => p.id)).toEqual([
     'heart-strict',
     'nothing-added',
+    'starch-base',
+    'light-plate',
     'everyday',
   ]);
   expect(JSON.stringify(await schema().json())).toContain('dulvet.audit/1');

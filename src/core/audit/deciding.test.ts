@@ -83,7 +83,7 @@ describe('findings', () => {
   });
   test('the protocol decides: nuts are banned for one, allowed a little for another', () => {
     const text = 'P\nServes 4\n\n1 kg potatoes\n1 tbsp walnuts';
-    expect(levels(text, '1 tbsp walnuts', 'no-nuts')).toEqual(['banned']);
+    expect(levels(text, '1 tbsp walnuts', 'nuts')).toEqual(['banned']);
     expect(audit(text, everyday).limits.find((l) => l.id === 'nuts')?.verdict).toBe('within');
   });
 });

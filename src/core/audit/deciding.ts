@@ -1,19 +1,24 @@
 import { AT } from '@/core/food/nutrients';
 import type { Limit, RoleId } from '@/core/protocol';
-import type { Corners } from '@/core/range/bounds';
+import { partOfLimit } from '@/core/protocol/part';
+import { partOf, type Corners } from '@/core/range/bounds';
 import { exact } from '@/core/range/range';
 import type { CompleteDish } from './dish';
-import { judgeLimit } from './limits';
+import { isAmount, judgeLimit } from './limits';
 
 const MOST = 3;
+/** What a ratio's number is multiplied by. */
+const FACTORS: Partial<Record<Limit['per'], number>> = { energy: 100, '1000kcal': 1000, '100g': 100 };
 
 /** How far apart a line's corners lie, as seen by one limit. */
 function spread(line: Corners, limit: Limit, lambda: number): number {
+  const part = partOfLimit(limit);
   let low = Infinity;
   let high = -Infinity;
   for (const corner of line) {
-    const n = corner[AT[limit.of]] as number;
-    const value = limit.per === 'energy' ? n - lambda * (corner[AT.energyKcal] as number) : n;
+    const n = partOf(corner, part);
+    const by = limit.per === '100g' ? AT.weightG : AT.energyKcal;
+    const value = isAmount(limit) ? n : n - lambda * (corner[by] as number);
     low = Math.min(low, value);
     high = Math.max(high, value);
   }
@@ -30,10 +35,10 @@ export function deciding(limit: Limit, role: RoleId, dish: CompleteDish): number
   const { lines, servings } = dish;
   let current = dish;
   const judged = (d: CompleteDish) => judgeLimit(limit, role, d);
-  const bound = judged(current).limit / 100;
-  const byServings = limit.per !== 'energy' && servings.low !== servings.high;
+  const lambda = judged(current).limit / (FACTORS[limit.per] ?? 1);
+  const byServings = isAmount(limit) && servings.low !== servings.high;
   const order = lines
-    .map((line, index) => ({ index, size: spread(line, limit, bound) }))
+    .map((line, index) => ({ index, size: spread(line, limit, lambda) }))
     .filter((l) => l.size > 0)
     .sort((a, b) => b.size - a.size);
   if (byServings && judged({ ...dish, servings: exact(servings.best) }).verdict !== 'depends') return [-1];

@@ -1,6 +1,6 @@
 import { AT, type Field } from '@/core/food/nutrients';
 import { weightEaten } from '@/core/prepare/yields';
-import { ratioBounds, sumBounds, type Corners } from '@/core/range/bounds';
+import { ratioBounds, sumBounds, type Corners, type Part } from '@/core/range/bounds';
 import { exact, over, scale, type Range } from '@/core/range/range';
 import type { ReadRecipe } from '@/core/read/types';
 
@@ -64,13 +64,13 @@ export function potassiumMg(dish: CompleteDish): Range {
 }
 
 /** A component in 100 g as eaten, bounded exactly; null where it is not known or nothing is eaten. */
-export function in100g(dish: CompleteDish, field: Field): Range | null {
+export function in100g(dish: CompleteDish, field: Field, part: Part = AT[field]): Range | null {
   if (field === 'potassiumMg' && dish.potassium.some((p) => p.low < 1)) {
     const eaten = eatenG(dish);
     const sum = potassiumMg(dish);
     return eaten.low > 0 && !Number.isNaN(sum.high) ? scale(over(sum, eaten), 100) : null;
   }
-  if (dish.potG === null) return ratioBounds(dish.lines, AT[field], AT.weightG, 100, dish.yields);
-  const sum = sumBounds(dish.lines, AT[field]);
+  if (dish.potG === null) return ratioBounds(dish.lines, part, AT.weightG, 100, dish.yields);
+  const sum = sumBounds(dish.lines, part);
   return Number.isNaN(sum.high) ? null : scale(over(sum, exact(dish.potG)), 100);
 }

@@ -1,10 +1,10 @@
-import { AT } from '@/core/food/nutrients';
 import type { Food } from '@/core/food/table';
 import type { Limit, Protocol, RoleId } from '@/core/protocol';
+import { partOfLimit } from '@/core/protocol/part';
 import { sumBounds } from '@/core/range/bounds';
 import type { Range } from '@/core/range/range';
 import type { ReadLine } from '@/core/read/types';
-import { limitFor } from './limits';
+import { isAmount, limitFor } from './limits';
 import type { Finding } from './schema';
 
 const few = (n: number): string =>
@@ -120,8 +120,8 @@ function judgeLine(line: ReadLine, protocol: Protocol, role: RoleId, servings: R
   const { corners } = line;
   if (corners) {
     for (const limit of protocol.limits) {
-      const own = sumBounds([corners], AT[limit.of]);
-      if (Number.isNaN(own.high)) continue;
+      const own = sumBounds([corners], partOfLimit(limit));
+      if (Number.isNaN(own.high) || limit.bound === 'least') continue;
       if (limit.limit === 0) {
         if (own.high > 1e-9)
           out.push({
@@ -130,7 +130,7 @@ function judgeLine(line: ReadLine, protocol: Protocol, role: RoleId, servings: R
             message: banMessage(limit, line, own),
             span: at,
           });
-      } else if (limit.per !== 'energy') {
+      } else if (isAmount(limit)) {
         const bound = limitFor(limit, role);
         const low = own.low / servings.high;
         const high = own.high / servings.low;

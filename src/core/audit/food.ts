@@ -1,10 +1,11 @@
-import { AT } from '@/core/food/nutrients';
 import type { Food } from '@/core/food/table';
 import type { Limit, Protocol, RoleId } from '@/core/protocol';
+import { partOfLimit } from '@/core/protocol/part';
+import { partOf } from '@/core/range/bounds';
 import { exact, range, type Range } from '@/core/range/range';
 import { cornersOfLine } from '@/core/read/corners';
 import type { Dish } from './dish';
-import { judgeLimit, limitFor } from './limits';
+import { isAmount, judgeLimit, limitFor } from './limits';
 import type { Verdict } from './schema';
 
 /** What one limit says of a food by itself. */
@@ -28,7 +29,8 @@ const plateOf = (food: Food, grams: number): Dish => ({
 
 /** Grams of a food until its amount of one component reaches a bound. */
 function gramsUntil(food: Food, limit: Limit, bound: number): Range | null {
-  const figures = [food.perGram, ...(food.spread ?? [])].map((v) => v[AT[limit.of]] as number);
+  const part = partOfLimit(limit);
+  const figures = [food.perGram, ...(food.spread ?? [])].map((v) => partOf(v, part));
   const [best = 0] = figures;
   const most = Math.max(...figures);
   if (!(most > 1e-9)) return null;
@@ -44,7 +46,7 @@ export function judgeFood(food: Food, protocol: Protocol, role: RoleId): FoodLim
   const dish = plateOf(food, 100);
   return protocol.limits.map((limit) => {
     const bound = limitFor(limit, role);
-    if (limit.per !== 'energy' && bound > 0)
+    if (isAmount(limit) && bound > 0)
       return { limit, value: null, verdict: null, gramsToLimit: gramsUntil(food, limit, bound) };
     const judged = judgeLimit(limit, role, dish);
     return { limit, value: judged.value, verdict: judged.verdict, gramsToLimit: null };

@@ -1,11 +1,12 @@
 import { AT } from '@/core/food/nutrients';
 import { shareOf, type Limit, type RoleId } from '@/core/protocol';
+import { partOfLimit } from '@/core/protocol/part';
 import { ratioBounds, sumBounds } from '@/core/range/bounds';
 import { over, type Range } from '@/core/range/range';
-import { isComplete, knownPart, type Dish } from './dish';
+import { in100g, isComplete, knownPart, type CompleteDish, type Dish } from './dish';
 import type { AuditLimit, Verdict } from './schema';
 
-/** Close to a limit without an aim of its own: the last seventh below it. */
+/** Close to a limit without an aim of its own: the last seventh on its good side. */
 const NEAR = 0.85;
 const EPSILON = 1e-9;
 
@@ -16,25 +17,44 @@ export const limitFor = (limit: Limit, role: RoleId): number =>
 const aimFor = (limit: Limit, role: RoleId): number | null =>
   limit.aim === undefined ? null : limit.per === 'day' ? limit.aim * shareOf(role) : limit.aim;
 
+/** True for limits of an amount on a plate, which more servings divide; the others are ratios. */
+export const isAmount = (limit: Limit): boolean => limit.per === 'day' || limit.per === 'serving';
+
+/** Factor of a ratio against energy: %, for each kcal, for 1000 kcal. */
+const BY_ENERGY: Partial<Record<Limit['per'], number>> = { energy: 100, kcal: 1, '1000kcal': 1000 };
+
 /**
- * Where a range stands against a maximum. `within` and `near` only where no reading goes over; a range
- * that reaches both sides depends.
+ * Where a range stands against a limit. `within` and `near` only where no reading breaks it; a range that
+ * reaches both sides depends. For a least, "over" means surely short of it.
  */
-export function judge(value: Range, limit: number, aim: number | null): Verdict {
+export function judge(
+  value: Range,
+  limit: number,
+  aim: number | null,
+  bound: Limit['bound'] = 'most',
+): Verdict {
   const slack = Math.max(limit, 1) * EPSILON;
+  if (bound === 'least') {
+    if (value.high < limit - slack) return 'over';
+    if (value.low < limit - slack) return 'depends';
+    return value.low < (aim ?? limit / NEAR) ? 'near' : 'within';
+  }
   if (value.low > limit + slack) return 'over';
   if (value.high > limit + slack) return 'depends';
   if (limit === 0) return 'within';
   return value.high > (aim ?? limit * NEAR) ? 'near' : 'within';
 }
 
+/** A ratio's value over a dish whose lines are all understood. */
+function ratioOf(limit: Limit, dish: CompleteDish): Range | null {
+  if (limit.per === '100g') return in100g(dish, limit.of, partOfLimit(limit));
+  return ratioBounds(dish.lines, partOfLimit(limit), AT.energyKcal, BY_ENERGY[limit.per] ?? 1);
+}
+
 /** A limit's value over the lines that are known, and whether all are. */
 export function valueOf(limit: Limit, dish: Dish): { value: Range | null; atLeast: number | null } {
-  if (limit.per === 'energy') {
-    const value = isComplete(dish) ? ratioBounds(dish.lines, AT[limit.of], AT.energyKcal, 100) : null;
-    return { value, atLeast: null };
-  }
-  const sum = over(sumBounds(knownPart(dish).lines, AT[limit.of]), dish.servings);
+  if (!isAmount(limit)) return { value: isComplete(dish) ? ratioOf(limit, dish) : null, atLeast: null };
+  const sum = over(sumBounds(knownPart(dish).lines, partOfLimit(limit)), dish.servings);
   if (Number.isNaN(sum.low)) return { value: null, atLeast: null };
   return isComplete(dish) ? { value: sum, atLeast: null } : { value: null, atLeast: sum.low };
 }
@@ -45,18 +65,21 @@ export function judgeLimit(limit: Limit, role: RoleId, dish: Dish): AuditLimit {
   const aim = aimFor(limit, role);
   const { value, atLeast } = valueOf(limit, dish);
   let verdict: Verdict = 'unknown';
-  if (value) verdict = judge(value, bound, aim);
-  else if (atLeast !== null && atLeast > bound + Math.max(bound, 1) * EPSILON) verdict = 'over';
+  if (value) verdict = judge(value, bound, aim, limit.bound);
+  else if (atLeast !== null && limit.bound === 'most' && atLeast > bound + Math.max(bound, 1) * EPSILON)
+    verdict = 'over';
   return {
     id: limit.id,
     label: limit.label,
     unit: limit.unit,
+    bound: limit.bound,
     limit: bound,
     aim,
     value,
     atLeast,
     verdict,
     source: limit.source,
+    because: limit.because ?? null,
   };
 }
 

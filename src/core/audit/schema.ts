@@ -82,6 +82,10 @@ export const LineSchema = z.object({
 export type AuditLine = z.infer<typeof LineSchema>;
 
 export const LimitSchema = z.object({
+  /** Whether the limit is the most or the least of it; short of a least is "over". */
+  bound: z.enum(['most', 'least']),
+  /** Why the school has it. */
+  because: z.string().nullable(),
   id: z.string(),
   label: z.string(),
   unit: z.string(),

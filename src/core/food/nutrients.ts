@@ -34,6 +34,20 @@ export const FIELDS = [
   'addedSodiumMg',
   'sweetG',
   'animalG',
+  'carbohydrateKcal',
+  'proteinKcal',
+  'avocadoG',
+  'oliveG',
+  'coconutG',
+  'soyG',
+  'flourG',
+  'cannedG',
+  'wineG',
+  'unrefinedSweetG',
+  'fermentedSodiumMg',
+  'tableSodiumMg',
+  'nova4G',
+  'nova4Kcal',
 ] as const;
 
 export type Field = (typeof FIELDS)[number];

@@ -3,6 +3,31 @@ import { z } from 'zod';
 /** A figure that the table may not know: empty is unknown, never zero. */
 const figure = z.number().nonnegative().nullable();
 
+/** Classes of foods that limits look at, `content/classes.yaml`. */
+export const CLASSES = [
+  'avocado',
+  'olive',
+  'coconut',
+  'soy',
+  'flour',
+  'fermented',
+  'unrefined',
+  'canned',
+  'wine',
+] as const;
+export type ClassId = (typeof CLASSES)[number];
+export const ClassFile = z.record(
+  z.enum(CLASSES),
+  z
+    .object({
+      kinds: z.array(z.string()).optional(),
+      foods: z.array(z.string()).optional(),
+      match: z.string().optional(),
+    })
+    .strict(),
+);
+export type ClassFile = z.infer<typeof ClassFile>;
+
 /** One row of `content/foods/*.csv` after compiling: figures per 100 g edible. */
 export const FoodRow = z
   .object({
@@ -32,6 +57,7 @@ export const FoodRow = z
     might: z.array(z.string()),
     source: z.string(),
     /** Standard deviations of measured figures over the regions sampled, per 100 g, where there were several. */
+    classes: z.array(z.enum(CLASSES)),
     sd: z.record(z.string(), z.number().positive()),
     portions: z.record(z.string(), z.tuple([z.number(), z.number(), z.number()])),
   })

@@ -1,6 +1,6 @@
 import raw from '@content/compiled/foods.json';
-import { AT, TABLE_FIELDS, zeros } from './nutrients';
-import type { FoodRow, KindRow } from './schema';
+import { AT, TABLE_FIELDS, zeros, type Field } from './nutrients';
+import type { ClassId, FoodRow, KindRow } from './schema';
 
 /** A food of the composition table, with its vector per gram. */
 export interface Food extends FoodRow {
@@ -45,7 +45,41 @@ function vectorOf(row: FoodRow, kind: KindRow): Float64Array {
   if (kind.class === 'sweet') v[AT.sweetG] = 1;
   else if (row.adds.includes('sugar')) v[AT.sweetG] = Math.max(added, 0.001);
   if (row.adds.includes('salt')) v[AT.addedSodiumMg] = sodium;
+  v[AT.carbohydrateKcal] = carbohydrateKcal(v);
+  v[AT.proteinKcal] = 4 * (v[AT.proteinG] as number);
+  for (const id of row.classes) {
+    const field = CLASS_FIELD[id];
+    v[AT[field]] = field === 'fermentedSodiumMg' ? sodium : 1;
+  }
+  if (row.nova === 4) {
+    v[AT.nova4G] = 1;
+    v[AT.nova4Kcal] = v[AT.energyKcal] as number;
+  }
   return v;
+}
+
+/** The component that a class of foods is counted in: weight, or sodium where it is about salt. */
+export const CLASS_FIELD: Readonly<Record<ClassId, Field>> = {
+  avocado: 'avocadoG',
+  olive: 'oliveG',
+  coconut: 'coconutG',
+  soy: 'soyG',
+  flour: 'flourG',
+  canned: 'cannedG',
+  wine: 'wineG',
+  unrefined: 'unrefinedSweetG',
+  fermented: 'fermentedSodiumMg',
+};
+
+/**
+ * Energy from carbohydrate: 4 kcal/g, of fibre 2 kcal/g (EU Regulation 1169/2011 Annex XIV); never more than
+ * the food's own energy, which tables give by other factors.
+ */
+export function carbohydrateKcal(v: Float64Array): number {
+  const all = v[AT.carbohydrateG] as number;
+  const fibre = Math.min(v[AT.fibreG] as number, all);
+  const sum = 4 * (all - fibre) + 2 * fibre;
+  return Number.isNaN(sum) ? NaN : Math.min(sum, v[AT.energyKcal] as number);
 }
 
 function build(row: FoodRow): Food {

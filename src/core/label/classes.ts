@@ -1,8 +1,9 @@
 import { findFood, SURE } from '@/core/food/find';
+import type { ClassId } from '@/core/food/schema';
 import type { HiddenClass } from './schema';
 
 /** What limits look for in an ingredient statement. */
-export type IngredientClass = HiddenClass | 'nut' | 'flax' | 'animal';
+export type IngredientClass = HiddenClass | ClassId | 'nut' | 'flax' | 'animal';
 
 const BY_FOOD = new Set(['nut', 'flax', 'animal', 'refined', 'oil']);
 
@@ -18,5 +19,6 @@ export function classesOf(ingredient: {
   // salt, sugar and oil added to a bought food stand in its own brackets, not in its name
   if (sure && food.food.kindClass && BY_FOOD.has(food.food.kindClass))
     classes.add(food.food.kindClass === 'refined' ? 'refined-starch' : food.food.kindClass);
+  if (sure) for (const id of food.food.classes) classes.add(id);
   return { classes, known: sure || ingredient.plain || ingredient.hidden.length > 0 };
 }

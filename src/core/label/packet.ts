@@ -1,6 +1,7 @@
 import { findFood, SURE } from '@/core/food/find';
 import { AT, FIELDS, TABLE_FIELDS, zeros, type Field } from '@/core/food/nutrients';
-import { foodById, FOODS, kindLabel, type Food } from '@/core/food/table';
+import { CLASSES } from '@/core/food/schema';
+import { carbohydrateKcal, CLASS_FIELD, foodById, FOODS, kindLabel, type Food } from '@/core/food/table';
 import { readLineWords } from '@/core/recipe/line';
 import type { Range } from '@/core/range/range';
 import { classesOf, type IngredientClass } from './classes';
@@ -110,8 +111,25 @@ function boundsOf(label: Label): Record<Field, Three> {
       ];
   const sweet = shareOf(label, 'sugar', 1);
   out.sweetG = [sweet[0], Math.max(sweet[1], added[1] || 0), Math.max(sweet[2], added[2] || 0)];
+  const carbs = [0, 1, 2].map((i) => {
+    const v = zeros();
+    for (const name of ['carbohydrateG', 'fibreG', 'energyKcal'] as const)
+      // least carbohydrate goes with most fibre
+      v[AT[name]] = out[name][name === 'fibreG' ? 2 - i : i] || 0;
+    return Number.isNaN(out.carbohydrateG[i] as number) ? NaN : carbohydrateKcal(v);
+  });
+  out.carbohydrateKcal = carbs as unknown as Three;
+  out.proteinKcal = out.proteinG.map((g) => 4 * g) as unknown as Three;
+  for (const id of CLASSES) {
+    // what a switch leaves out of a limit is not left out of a packet: how much of it there is no label says
+    const field = CLASS_FIELD[id];
+    out[field] = LEFT_OUT.has(field) ? NONE : shareOf(label, id, 1);
+  }
+  out.tableSodiumMg = NONE;
   return out;
 }
+
+const LEFT_OUT: ReadonlySet<Field> = new Set(['fermentedSodiumMg', 'unrefinedSweetG', 'avocadoG']);
 
 /**
  * The corners of a product per gram. Every limit looks at one component, or at one against energy, so
@@ -120,7 +138,8 @@ function boundsOf(label: Label): Record<Field, Three> {
 function spreadOf(bounds: Record<Field, Three>): Float64Array[] {
   const at = (energy: 0 | 2, others: 0 | 2) => {
     const v = zeros();
-    for (const name of FIELDS) v[AT[name]] = bounds[name][name === 'energyKcal' ? energy : others];
+    for (const name of FIELDS)
+      v[AT[name]] = bounds[name][name === 'energyKcal' || name === 'nova4Kcal' ? energy : others];
     return v;
   };
   return [at(0, 0), at(0, 2), at(2, 0), at(2, 2)];
@@ -192,6 +211,9 @@ export function readPacket(packet: Packet): PacketReading {
   }
   const like = (packet.like ? foodById(packet.like) : null) ?? likelyKin(packet.name);
   const bounds = boundsOf(label);
+  const nova = processing(label, like);
+  bounds.nova4G = nova === 4 ? [1, 1, 1] : NONE;
+  bounds.nova4Kcal = nova === 4 ? bounds.energyKcal : NONE;
   const best = zeros();
   for (const name of FIELDS) best[AT[name]] = bounds[name][1];
   const kind = like?.kind ?? 'packet';
@@ -202,7 +224,7 @@ export function readPacket(packet: Packet): PacketReading {
     name: packet.name,
     names: packet.names,
     kind,
-    nova: processing(label, like),
+    nova,
     ...(Object.fromEntries(TABLE_FIELDS.map((n) => [n, hundred(n)])) as Record<
       (typeof TABLE_FIELDS)[number],
       number | null
@@ -212,6 +234,7 @@ export function readPacket(packet: Packet): PacketReading {
     allergens: allergensOf(label),
     adds: (['oil', 'salt', 'sugar'] as const).filter((a) => hidden.has(a)),
     might: [],
+    classes: [],
     sd: {},
     source: 'Your packet: its printed figures, with what their rounding allows',
     portions: { ...like?.portions, ...portionsOf(packet.label) },

@@ -132,6 +132,8 @@ function verdictFor(
       value: null,
       atLeast: null,
       source: limit.source,
+      bound: limit.bound,
+      because: limit.because ?? null,
     };
     const looked = LOOKS_FOR[limit.of];
     if (looked) {

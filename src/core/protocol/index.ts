@@ -1,14 +1,24 @@
 import raw from '@content/compiled/protocols.json';
-import type { Protocol, ProtocolFile, RoleId } from './schema';
+import { resolveProtocol } from './resolve';
+import type { Protocol, ProtocolFile, ProtocolSource, RoleId, Switch } from './schema';
 
 export { ROLES } from './schema';
-export type { Limit, Protocol, RoleId } from './schema';
+export type { Limit, Protocol, ProtocolSource, RoleId, Switch } from './schema';
 
 // checked by Zod when content is compiled
 const file = raw as unknown as ProtocolFile;
 
+/** Questions on which the schools differ, by id. */
+export const SWITCHES: Readonly<Record<string, Switch>> = file.switches;
+
+/** A protocol with its switches settled; null for one that cannot hold. */
+export function settled(source: ProtocolSource): Protocol | null {
+  const resolved = resolveProtocol(source, SWITCHES);
+  return resolved.ok ? resolved.protocol : null;
+}
+
 /** The shipped protocols, in the order they are offered. */
-export const PROTOCOLS: readonly Protocol[] = file.protocols;
+export const PROTOCOLS: readonly Protocol[] = file.protocols.flatMap((p) => settled(p) ?? []);
 
 /** The shipped protocol of an id, if there is one. */
 export const protocolById = (id: string): Protocol | undefined => PROTOCOLS.find((p) => p.id === id);

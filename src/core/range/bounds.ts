@@ -8,6 +8,17 @@ import type { Range } from './range';
  */
 export type Corners = readonly Float64Array[];
 
+/** A component by its position, or a weighted sum of several. */
+export type Part = number | readonly (readonly [index: number, weight: number])[];
+
+/** The value of a part in one corner. */
+export function partOf(corner: Float64Array, part: Part): number {
+  if (typeof part === 'number') return corner[part] as number;
+  let sum = 0;
+  for (const [index, weight] of part) sum += weight * (corner[index] as number);
+  return sum;
+}
+
 interface Ends {
   readonly low: Float64Array;
   readonly high: Float64Array;
@@ -34,7 +45,9 @@ function endsOf(corners: Corners): Ends {
 }
 
 /** Exact bounds of the sum of one component over lines; NaN where one of them does not know it. */
-export function sumBounds(lines: readonly Corners[], index: number): Range {
+export function sumBounds(lines: readonly Corners[], part: Part): Range {
+  if (typeof part !== 'number') return sumOfParts(lines, part);
+  const index = part;
   let low = 0;
   let best = 0;
   let high = 0;
@@ -43,6 +56,17 @@ export function sumBounds(lines: readonly Corners[], index: number): Range {
     low += own.low[index] as number;
     high += own.high[index] as number;
     best += (corners[0] as Float64Array)[index] as number;
+  }
+  return Number.isNaN(low + high) ? { low: NaN, best: NaN, high: NaN } : { low, best, high };
+}
+
+function sumOfParts(lines: readonly Corners[], part: Part): Range {
+  let [low, best, high] = [0, 0, 0];
+  for (const corners of lines) {
+    const values = corners.map((c) => partOf(c, part));
+    low += Math.min(...values);
+    high += Math.max(...values);
+    best += values[0] as number;
   }
   return Number.isNaN(low + high) ? { low: NaN, best: NaN, high: NaN } : { low, best, high };
 }
@@ -61,7 +85,7 @@ export function sumBounds(lines: readonly Corners[], index: number): Range {
  */
 export function ratioBounds(
   lines: readonly Corners[],
-  numerator: number,
+  numerator: Part,
   denominator: number,
   factor = 1,
   scales?: readonly Range[],
@@ -78,7 +102,7 @@ export function ratioBounds(
 
 function ratioAt(
   lines: readonly Corners[],
-  numerator: number,
+  numerator: Part,
   denominator: number,
   scales?: readonly Range[],
 ): number | null {
@@ -87,7 +111,7 @@ function ratioAt(
   lines.forEach((corners, i) => {
     const corner = corners[0];
     if (!corner) return;
-    n += corner[numerator] as number;
+    n += partOf(corner, numerator);
     d += (corner[denominator] as number) * (scales?.[i]?.best ?? 1);
   });
   if (n !== n || d !== d) return null;
@@ -111,7 +135,7 @@ interface Flat {
 
 function flatten(
   lines: readonly Corners[],
-  numerator: number,
+  numerator: Part,
   denominator: number,
   scales: readonly Range[] | undefined,
   end: 'low' | 'high',
@@ -128,7 +152,7 @@ function flatten(
     const corners = lines[line] as Corners;
     const by = scales?.[line]?.[end] ?? 1;
     for (const corner of corners) {
-      const cn = corner[numerator] as number;
+      const cn = partOf(corner, numerator);
       const cd = (corner[denominator] as number) * by;
       if (cn !== cn || cd !== cd) return null;
       // a line with one corner has no choice
@@ -178,7 +202,7 @@ function extreme({ n, d, stops, fixedN, fixedD }: Flat, start: number, sign: 1 |
 export function shareBounds(
   line: Corners,
   denominatorOfAll: Range,
-  numerator: number,
+  numerator: Part,
   denominator: number,
   factor = 1,
 ): Range | null {
@@ -188,7 +212,7 @@ export function shareBounds(
   let low = Infinity;
   let high = -Infinity;
   for (const corner of line) {
-    const n = corner[numerator] as number;
+    const n = partOf(corner, numerator);
     const d = corner[denominator] as number;
     const least = n <= 0 ? 0 : n / (d + othersHigh);
     const most = n <= 0 ? 0 : n / Math.max(d + othersLow, 1e-12);
@@ -196,7 +220,7 @@ export function shareBounds(
     if (most > high) high = most;
   }
   const first = line[0];
-  const best = first && denominatorOfAll.best > 0 ? (first[numerator] as number) / denominatorOfAll.best : 0;
+  const best = first && denominatorOfAll.best > 0 ? partOf(first, numerator) / denominatorOfAll.best : 0;
   if (!(low <= high)) return null;
   return { low: low * factor, best: Math.min(Math.max(best, low), high) * factor, high: high * factor };
 }

@@ -1,4 +1,6 @@
 import { SURE, type Candidate } from '@/core/food/find';
+import { AT } from '@/core/food/nutrients';
+import type { Corners } from '@/core/range/bounds';
 import { TABLE_LARDER, type Larder } from '@/core/food/larder';
 import type { Food } from '@/core/food/table';
 import { tokens } from '@/core/food/tokens';
@@ -206,6 +208,22 @@ function withBorrowedNoun(words: FoodWords, alternatives: LineWords['alternative
   return { ...words, food: `${words.food} ${noun}`.trim() };
 }
 
+const AT_TABLE = /\b(?:to serve|serving|at the table|for the table|to finish|finishing|sprinkl|to garnish)/;
+
+/** Salt that each takes at the table, or to taste: what some schools do not count with the dish. */
+const isTableSalt = (words: LineWords, items: readonly Item[]): boolean =>
+  (words.toTaste || AT_TABLE.test(words.purpose ?? '')) &&
+  items.some((i) => i.read.food?.kindClass === 'salt');
+
+/** Corners whose sodium stands on the table. */
+function atTheTable(corners: Corners): Corners {
+  return corners.map((corner) => {
+    const v = Float64Array.from(corner);
+    v[AT.tableSodiumMg] = v[AT.sodiumMg] as number;
+    return v;
+  });
+}
+
 /** Reads one ingredient line: which foods, how many grams, and all that its words allow. */
 export function readLine(line: SourceLine, settings: ReadSettings, servings: number): ReadLine {
   const words = readLineWords(line.text);
@@ -293,13 +311,14 @@ export function readLine(line: SourceLine, settings: ReadSettings, servings: num
   const missing = items.some((i) => !i.read.food) ? 'food' : items.some((i) => !i.options) ? 'amount' : null;
   const altMissing = altItems.some((i) => !i.options);
   const optional = words.optional;
-  let corners = null;
+  let corners: Corners | null = null;
   if (missing === null && !altMissing) {
     const [head, ...others] = items;
     const options = [...(head?.options ?? []), ...altItems.flatMap((a) => a.options ?? [])];
     corners = cornersOfLine(options, optional);
     for (const other of others) corners = together(corners, cornersOfLine(other.options ?? [], optional));
   }
+  if (corners && isTableSalt(words, items)) corners = atTheTable(corners);
   return {
     line,
     words,

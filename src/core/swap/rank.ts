@@ -34,7 +34,9 @@ export function distance(limits: readonly AuditLimit[]): number {
     if (!value) continue;
     const middle = (value.best + value.high) / 2;
     // each doubling counts the same, so that the second of two offenders still counts
-    sum += Math.log2(1 + (l.limit > 0 ? middle / l.limit : middle / 5)) * 0.8;
+    const reached =
+      l.bound === 'least' ? l.limit / Math.max(middle, 1e-6) : l.limit > 0 ? middle / l.limit : middle / 5;
+    sum += Math.log2(1 + reached) * 0.8;
   }
   return sum;
 }

@@ -1,7 +1,9 @@
 import type { AuditLimit, AuditLine, RecipeAudit, Verdict } from '@/core/audit/schema';
 import { AT } from '@/core/food/nutrients';
 import { showNumber, showRange } from '@/core/format/figures';
-import type { Protocol } from '@/core/protocol';
+import type { Limit, Protocol } from '@/core/protocol';
+import { partOfLimit } from '@/core/protocol/part';
+import { partOf } from '@/core/range/bounds';
 import { over, type Range } from '@/core/range/range';
 import type { ReadRecipe } from '@/core/read/types';
 import type { Mark } from '@/ui/glyph';
@@ -46,13 +48,19 @@ export function gaugesOf(
   const gauges: Gauge[] = [];
   const bans: Ban[] = [];
   const energy = read.lines.reduce((sum, l) => sum + (l.corners?.[0]?.[AT.energyKcal] ?? 0), 0);
-  const divisor = (per: string) => (per === 'energy' ? energy / 100 : read.servings.range.best);
+  const eaten = audit.total.weightG?.best ?? 0;
+  const divisor = (per: Limit['per']) =>
+    (
+      ({ energy: energy / 100, kcal: energy, '1000kcal': energy / 1000, '100g': eaten / 100 }) as Partial<
+        Record<Limit['per'], number>
+      >
+    )[per] ?? read.servings.range.best;
   audit.limits.forEach((limit, i) => {
     const rule = protocol.limits[i];
     if (!rule) return;
     if (limit.limit === 0) {
       const lines = read.lines.flatMap((l, j) =>
-        l.corners?.some((c) => (c[AT[rule.of]] as number) > 1e-9) ? [j] : [],
+        l.corners?.some((c) => partOf(c, partOfLimit(rule)) > 1e-9) ? [j] : [],
       );
       bans.push({ limit, lines });
       return;
@@ -61,7 +69,8 @@ export function gaugesOf(
     const segments: Segment[] = [];
     let from = 0;
     read.lines.forEach((l, line) => {
-      const amount = l.corners?.[0]?.[AT[rule.of]] ?? 0;
+      const first = l.corners?.[0];
+      const amount = first ? partOf(first, partOfLimit(rule)) : 0;
       const share = by > 0 ? amount / by / limit.limit : 0;
       if (share > 0.002) segments.push({ line, from, share });
       from += share;

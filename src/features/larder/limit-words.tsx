@@ -1,4 +1,5 @@
 import type { FoodLimit } from '@/core/audit/food';
+import { isAmount } from '@/core/audit/limits';
 import { showNumber, showRange } from '@/core/format/figures';
 import { shortLabel } from '../bench/model';
 
@@ -14,7 +15,7 @@ export function limitWords({ limit, value, gramsToLimit }: FoodLimit): string {
       : 'none in it';
   if (value)
     return `${showRange(value)} of ${showNumber(limit.limit)} ${limit.unit === '% kcal' ? '%' : limit.unit}`;
-  if (limit.per === 'energy') return 'not known';
+  if (!isAmount(limit)) return 'not known';
   if (!gramsToLimit) return 'none in it';
   if (gramsToLimit.low > MOST_GRAMS) return 'hardly any in it';
   const high = Math.min(gramsToLimit.high, MOST_GRAMS);
