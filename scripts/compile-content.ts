@@ -14,6 +14,7 @@ import { AuditSchema } from '../src/core/audit/schema';
 import { BuyingFile, ClassFile, FoodRow, KindRow, Units, Vague, Words } from '../src/core/food/schema';
 import { resolveProtocol } from '../src/core/protocol/resolve';
 import { ProtocolFile } from '../src/core/protocol/schema';
+import { BeliefFile, CautionFile } from '../src/core/caution/schema';
 import { LabelNames, PacketSchema } from '../src/core/label/schema';
 import { PreparationFile, YieldFile } from '../src/core/prepare/schema';
 import { MethodFile } from '../src/core/read/schema';
@@ -230,6 +231,17 @@ function swaps(foodIds: Set<string>) {
   return file;
 }
 
+/** A file whose foods all stand in the table. */
+function named<T>(
+  file: string,
+  value: T,
+  foodIds: ReadonlySet<string>,
+  foodsIn: (value: T) => readonly string[],
+): T {
+  for (const id of foodsIn(value)) if (!foodIds.has(id)) fail(file, `"${id}" is no food`);
+  return value;
+}
+
 function protocols() {
   const file = yaml('protocols.yaml', ProtocolFile);
   for (const source of file.protocols) {
@@ -305,6 +317,23 @@ write('protocols', protocols());
 write('preparations', yaml('preparations.yaml', PreparationFile));
 write('yields', yields(new Set(table.foods.map((f) => f.id))));
 write('buying', buying(new Set(table.foods.map((f) => f.id))));
+const ids = new Set(table.foods.map((f) => f.id));
+write(
+  'cautions',
+  named('cautions.yaml', yaml('cautions.yaml', CautionFile), ids, (f) =>
+    f.cautions.flatMap((c) => [...(c.foods ?? []), ...(c.figure?.foods ?? [])]),
+  ),
+);
+write(
+  'beliefs',
+  named('beliefs.yaml', yaml('beliefs.yaml', BeliefFile), ids, (f) =>
+    f.beliefs.flatMap((b) => b.foods ?? []),
+  ),
+);
+write(
+  'headroom',
+  named('headroom.yaml', yaml('headroom.yaml', z.array(z.string())), ids, (f) => f),
+);
 write('method', yaml('method.yaml', MethodFile));
 write('swaps', swaps(new Set(table.foods.map((f) => f.id))));
 write('label-names', yaml('label-names.yaml', LabelNames));

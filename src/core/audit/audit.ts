@@ -1,14 +1,26 @@
+import { techniquesIn } from '@/core/caution/beliefs';
+import { cautionsOf, whyNotAdapted } from '@/core/caution/cautions';
+import { zeros } from '@/core/food/nutrients';
+import type { Corners } from '@/core/range/bounds';
 import { roleFromTitle, type Protocol, type RoleId } from '@/core/protocol';
 import { exact, type Range } from '@/core/range/range';
 import { gramsTogether } from '@/core/read/corners';
 import { widestGrams } from '@/core/read/line';
 import type { ReadFood, ReadLine, ReadRecipe } from '@/core/read/types';
 import { deciding } from './deciding';
-import { dishOf, isComplete } from './dish';
+import { dishOf, isComplete, type CompleteDish } from './dish';
+import { headroom, inSpoons, lessOf } from './headroom';
 import { contribution, per100g, perServing, totals } from './figures';
 import { findingsOf } from './findings';
 import { judgeLimit, worst } from './limits';
 import type { AuditLine, Finding, RecipeAudit } from './schema';
+
+const NOTHING_AT_ALL: Corners = [zeros()];
+
+const showShare = (r: Range): string =>
+  r.low === r.high
+    ? `${Math.round(r.best * 100)} %`
+    : `${Math.round(r.low * 100)}–${Math.round(r.high * 100)} %`;
 
 const plain = (r: Range | null): Range | null => (r ? { low: r.low, best: r.best, high: r.high } : null);
 
@@ -25,26 +37,41 @@ function amountOf(line: ReadLine): AuditLine['amount'] {
   return { low, best, high, unit: measure.unit?.id ?? null };
 }
 
+/** Grams that go into the dish, of those that a part is made of. */
+function shareOfGrams(grams: Range | null, share: Range | undefined): Range | null {
+  if (!grams || !share) return plain(grams);
+  return { low: grams.low * share.low, best: grams.best * share.best, high: grams.high * share.high };
+}
+
 function auditLine(line: ReadLine, findings: readonly Finding[], energy: Range | null): AuditLine {
   const first = line.foods[0];
   return {
     text: line.line.text,
     section: line.line.section,
     amount: amountOf(line),
-    grams: plain(
+    grams: shareOfGrams(
       line.foods.length > 1
         ? gramsTogether(line.foods.map((f) => f.grams))
         : (first?.grams ?? widestGrams(line)),
+      line.share?.share,
     ),
     food: first ? refOf(first) : null,
     also: line.foods.slice(1).map(partOf),
     alternatives: line.alternatives.map(partOf),
     preparation: line.words ? [...line.words.preparation] : [],
     optional: line.optional,
+    assumed: line.assumed,
+    share: plain(line.share?.share ?? null),
     toTaste: line.toTaste,
     origin: line.origin,
     step: line.step,
-    readings: [...line.foods, ...line.alternatives].flatMap((f) => f.readings),
+    readings: [
+      ...[...line.foods, ...line.alternatives].flatMap((f) => f.readings),
+      ...(line.share
+        ? [`${showShare(line.share.share)} of this part is eaten with the dish: ${line.share.says}`]
+        : []),
+      ...(line.assumed ? ['served beside: the dish is judged with it and without'] : []),
+    ],
     foodSource: first?.food?.source ?? null,
     contribution: contribution(line.corners, energy),
     findings: [...findings],
@@ -62,6 +89,63 @@ export interface AuditOptions {
   /** False leaves the figures per 100 g out (null): a view that does not show them need not wait for them. */
   readonly per100g?: boolean;
   readonly role?: RoleId | undefined;
+  /** True works out how much more of what the dish takes, and of which line less is enough. */
+  readonly headroom?: boolean;
+}
+
+const techniqueFindings = (text: string): Finding[] =>
+  techniquesIn(text).map(({ id, says, span }) => ({
+    rule: `technique-${id}`,
+    level: 'note',
+    message: says,
+    span: [span[0], span[1]],
+  }));
+
+const roomIn = (protocol: Protocol, role: RoleId, dish: CompleteDish): NonNullable<RecipeAudit['headroom']> =>
+  headroom(protocol, role, dish).map((r) => ({
+    food: { id: r.food.id, name: r.food.name },
+    grams: Number.isFinite(r.grams) ? r.grams : null,
+    measure: Number.isFinite(r.grams) ? inSpoons(r.food, r.grams) : null,
+    limit: r.limit,
+  }));
+
+const lessIn = (
+  read: ReadRecipe,
+  protocol: Protocol,
+  role: RoleId,
+  dish: CompleteDish,
+): NonNullable<RecipeAudit['less']> =>
+  lessOf(protocol, role, dish).map(({ line, keep }) => ({
+    line,
+    text: read.lines[line]?.line.text ?? '',
+    keep,
+  }));
+
+/** The dish with all that is optional or served beside, and without it. */
+function variantsOf(read: ReadRecipe, protocol: Protocol, role: RoleId): RecipeAudit['variants'] {
+  const loose = read.lines.filter((l) => l.optional || l.assumed);
+  if (loose.length === 0) return [];
+  const dish = dishOf(read);
+  return (['with', 'without'] as const).map((id) => {
+    const lines = read.lines.map((l, i) => {
+      if (!(l.optional || l.assumed)) return dish.lines[i] ?? null;
+      if (id === 'without') return NOTHING_AT_ALL;
+      // its last corner is nothing at all: the others are what it brings where it is eaten
+      const eaten = l.corners?.filter((c) => c.some((v) => v !== 0)) ?? null;
+      return eaten && eaten.length > 0 ? eaten : l.corners;
+    });
+    const limits = protocol.limits.map((limit) => judgeLimit(limit, role, { ...dish, lines }));
+    return {
+      id,
+      lines: loose.map((l) => l.line.text),
+      verdict: worst(
+        lines.some((l) => l === null)
+          ? [...limits.map((l) => l.verdict), 'unknown']
+          : limits.map((l) => l.verdict),
+      ),
+      limits: limits.map((l) => ({ id: l.id, value: plain(l.value), verdict: l.verdict })),
+    };
+  });
 }
 
 /**
@@ -84,6 +168,7 @@ export function auditRecipe(read: ReadRecipe, protocol: Protocol, options: Audit
       for (const index of deciding(limit, role, complete))
         asked.add(index < 0 ? 'how many it feeds' : (read.lines[index]?.line.text ?? ''));
     });
+  const oilGoes = protocol.limits.some((l) => l.of === 'oilG' && l.bound === 'most' && l.limit <= 1);
   const problems = [...read.recipe.problems];
   if (read.lines.every((l) => l.origin === 'method'))
     problems.push('No ingredient list was found in this text.');
@@ -100,13 +185,21 @@ export function auditRecipe(read: ReadRecipe, protocol: Protocol, options: Audit
     lines: read.lines.map((l, i) => auditLine(l, findings[i] ?? [], total.energyKcal)),
     steps: read.steps.map((s, i) => ({
       text: s.text,
-      findings: read.lines.flatMap((l, j) => (l.step === i ? (findings[j] ?? []) : [])),
+      findings: [
+        ...read.lines.flatMap((l, j) => (l.step === i ? (findings[j] ?? []) : [])),
+        ...(oilGoes ? techniqueFindings(s.text) : []),
+      ],
     })),
     total,
     perServing: perServing(total, servings),
     per100g: options.per100g === false ? NO_FIGURES : per100g(dish, total),
     limits,
     allergens: [...allergens].sort(),
+    variants: variantsOf(read, protocol, role),
+    cautions: cautionsOf(read, role),
+    notAdapted: whyNotAdapted(read),
+    headroom: options.headroom && complete ? roomIn(protocol, role, complete) : null,
+    less: options.headroom && complete ? lessIn(read, protocol, role, complete) : null,
     verdict:
       unresolved.length > 0 || read.lines.length === 0 || complete === null
         ? worst([...limits.map((l) => l.verdict), 'unknown'])

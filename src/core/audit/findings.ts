@@ -3,6 +3,8 @@ import type { Limit, Protocol, RoleId } from '@/core/protocol';
 import { partOfLimit } from '@/core/protocol/part';
 import { sumBounds } from '@/core/range/bounds';
 import type { Range } from '@/core/range/range';
+import { beliefOf } from '@/core/caution/beliefs';
+import { cautionsOfLine } from '@/core/caution/cautions';
 import type { ReadLine } from '@/core/read/types';
 import { isAmount, limitFor } from './limits';
 import type { Finding } from './schema';
@@ -65,7 +67,8 @@ export function findingsOf(
   role: RoleId,
   servings: Range,
 ): readonly Finding[] {
-  if (line.origin === 'method') return judgeLine(line, protocol, role, servings);
+  // a line of a part that is not eaten whole brings less than its words do by themselves
+  if (line.origin === 'method' || line.share) return judgeLine(line, protocol, role, servings);
   const key = `${role}|${servings.low}|${servings.high}`;
   let byProtocol = remembered.get(line.foods);
   if (!byProtocol) remembered.set(line.foods, (byProtocol = new WeakMap()));
@@ -93,10 +96,13 @@ function judgeLine(line: ReadLine, protocol: Protocol, role: RoleId, servings: R
     const near =
       line.foods.find((f) => !f.food)?.candidates[0] ?? line.alternatives.find((f) => !f.food)?.candidates[0];
     const which = [...line.foods, ...line.alternatives].find((f) => !f.food)?.text.trim();
+    const ring = line.foods.find((f) => f.cycle)?.cycle;
     out.push({
       rule: 'not-understood',
       level: 'watch',
-      message: `${which ? `“${which}” is no food this kitchen knows` : 'no food was found here'}${near ? `; nearest is ${near.food.name.toLowerCase()}` : ''}`,
+      message: ring
+        ? `made of itself: ${ring.join(' → ')}; it cannot be counted`
+        : `${which ? `“${which}” is no food this kitchen knows` : 'no food was found here'}${near ? `; nearest is ${near.food.name.toLowerCase()}` : ''}`,
       span: at,
     });
   }
@@ -174,43 +180,9 @@ function judgeLine(line: ReadLine, protocol: Protocol, role: RoleId, servings: R
         message: `bought, it usually holds ${hidden.map((h) => HIDES[h]).join(', ')}: read the label`,
         span: at,
       });
-    if (f.food.kind === 'leavener' && (f.food.sodiumMg ?? 0) > 1000)
-      out.push({
-        rule: 'leavener-sodium',
-        level: 'note',
-        message: 'a leavener: its sodium counts, though it does not taste of salt',
-        span: at,
-      });
-    if (f.food.kind === 'salty')
-      out.push({
-        rule: 'salty-seasoning',
-        level: 'note',
-        message: 'saltiness from a bottle is salt: its sodium is counted in full',
-        span: at,
-      });
-    if (f.food.id === 'salt-potassium')
-      out.push({
-        rule: 'potassium',
-        level: 'watch',
-        message:
-          'potassium salt can be dangerous with kidney disease and some blood-pressure medicines: ask a clinician',
-        span: at,
-      });
-    if (f.food.id === 'kidney-beans-dry')
-      out.push({
-        rule: 'kidney-beans',
-        level: 'watch',
-        message:
-          'boil dry kidney beans hard for at least 10 minutes, never only in a slow cooker (US FDA, Bad Bug Book)',
-        span: at,
-      });
-    if (f.food.id === 'kombu')
-      out.push({
-        rule: 'iodine',
-        level: 'watch',
-        message: 'kelp can hold very much iodine: a little, and not daily',
-        span: at,
-      });
   }
+  const belief = beliefOf(line, servings);
+  if (belief) out.push({ rule: belief.rule, level: 'note', message: belief.says, span: at });
+  for (const c of cautionsOfLine(line)) out.push({ rule: c.id, level: 'watch', message: c.says, span: at });
   return out;
 }

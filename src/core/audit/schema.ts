@@ -69,6 +69,10 @@ export const LineSchema = z.object({
   alternatives: z.array(z.object({ text: z.string(), food: FoodRef, grams: range })),
   preparation: z.array(z.string()),
   optional: z.boolean(),
+  /** Eaten with the dish rather than in it ("to serve"). */
+  assumed: z.boolean(),
+  /** How much of its part is eaten with the dish ("use half of the sauce"); null for all of it. */
+  share: range,
   toTaste: z.boolean(),
   /** Where the line is from: the list, or words of the method that no line accounts for. */
   origin: z.enum(['ingredients', 'method']),
@@ -112,6 +116,42 @@ export const RecipeAuditSchema = z.object({
   per100g: NutrientsSchema,
   limits: z.array(LimitSchema),
   allergens: z.array(z.string()),
+  /** With everything that is optional or served beside, and without; empty where there is nothing of the kind. */
+  variants: z.array(
+    z.object({
+      id: z.enum(['with', 'without']),
+      lines: z.array(z.string()),
+      verdict: VerdictSchema,
+      limits: z.array(z.object({ id: z.string(), value: range, verdict: VerdictSchema })),
+    }),
+  ),
+  cautions: z.array(
+    z.object({
+      id: z.string(),
+      says: z.string(),
+      source: z.string(),
+      prominent: z.boolean(),
+      medical: z.boolean(),
+    }),
+  ),
+  /** Why its salt, acid or sugar must be left alone (canning, pickling, fermenting); null for other recipes. */
+  notAdapted: z.string().nullable(),
+  /** How much more of a thing the whole dish takes until the first limit; null where it was not asked for. */
+  headroom: z
+    .array(
+      z.object({
+        food: z.object({ id: z.string(), name: z.string() }),
+        /** null: no limit is ever reached. */
+        grams: z.number().nullable(),
+        measure: z.string().nullable(),
+        limit: z.string().nullable(),
+      }),
+    )
+    .nullable(),
+  /** Lines of which less, by itself, brings the dish within. */
+  less: z
+    .array(z.object({ line: z.number().int(), text: z.string(), keep: z.number().min(0).max(1) }))
+    .nullable(),
   verdict: VerdictSchema,
   deciding: z.array(z.string()),
   unresolved: z.array(z.string()),

@@ -38,7 +38,11 @@ export function auditText(text: string, protocol: Protocol, options: TextAuditOp
   };
   const recipes = plain.recipes.map((source) => {
     const read = readRecipe(parseRecipe(source), settings);
-    return auditRecipe(read, protocol, { source: options.source ?? '', role: options.role });
+    return auditRecipe(read, protocol, {
+      source: options.source ?? '',
+      role: options.role,
+      headroom: true,
+    });
   });
   return { ok: true, audit: { schema: 'dulvet.audit/1', protocol: protocol.id, recipes } };
 }

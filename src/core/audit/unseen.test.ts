@@ -48,7 +48,7 @@ const RECIPES: readonly Expected[] = [
     steps: 3,
     unresolved: [],
     method: [],
-    limits: { 'no-added-oil': 'over', 'nuts': 'within' },
+    limits: { 'no-added-oil': 'over', nuts: 'within' },
   },
   {
     name: 'mushroom-stew',
@@ -68,7 +68,7 @@ const RECIPES: readonly Expected[] = [
     steps: 1,
     unresolved: [],
     method: ['seed'],
-    limits: { sodium: 'over', 'nuts': 'over' },
+    limits: { sodium: 'over', nuts: 'over' },
   },
   {
     name: 'muffins',
@@ -88,7 +88,7 @@ const RECIPES: readonly Expected[] = [
     steps: 1,
     unresolved: [],
     method: [],
-    limits: { 'fat-share': 'over', 'nuts': 'over' },
+    limits: { 'fat-share': 'over', nuts: 'over' },
   },
   {
     name: 'one-line-pasta',
@@ -118,7 +118,7 @@ const RECIPES: readonly Expected[] = [
     steps: 4,
     unresolved: [],
     method: ['salt'],
-    limits: { 'no-added-oil': 'depends', 'nuts': 'within' },
+    limits: { 'no-added-oil': 'depends', nuts: 'within' },
   },
   {
     name: 'rice-salad',
@@ -148,7 +148,7 @@ const RECIPES: readonly Expected[] = [
     steps: 1,
     unresolved: [],
     method: [],
-    limits: { sodium: 'over', 'no-added-oil': 'over', 'nuts': 'depends', 'not-plant': 'within' },
+    limits: { sodium: 'over', 'no-added-oil': 'over', nuts: 'depends', 'not-plant': 'within' },
   },
   {
     name: 'pad-thai',
@@ -168,7 +168,7 @@ const RECIPES: readonly Expected[] = [
     steps: 1,
     unresolved: [],
     method: [],
-    limits: { 'no-added-oil': 'over', 'nuts': 'within' },
+    limits: { 'no-added-oil': 'over', nuts: 'within' },
   },
   {
     name: 'oats',
@@ -188,7 +188,7 @@ const RECIPES: readonly Expected[] = [
     steps: 3,
     unresolved: [],
     method: ['nut-butter'],
-    limits: { sodium: 'within', 'no-added-oil': 'within', 'nuts': 'over' },
+    limits: { sodium: 'within', 'no-added-oil': 'within', nuts: 'over' },
   },
   {
     name: 'plain-oats',

@@ -8,6 +8,20 @@ export interface Larder {
   readonly foodById: (id: string) => Food | undefined;
   /** The food that the cook said she means by these words; `notes` may speak against it. */
   readonly meant: (phrase: string, notes: string) => Food | undefined;
+  /** The cook's recipes, which may be ingredients too. */
+  readonly recipes?: RecipeShelf | undefined;
+}
+
+/** What a line's words mean among the cook's recipes: one of them, one that is made of itself, or none. */
+export type RecipeHit =
+  | { readonly kind: 'food'; readonly food: Food }
+  | { readonly kind: 'cycle'; readonly titles: readonly string[] };
+
+/** The cook's recipes as ingredients, by title. */
+export interface RecipeShelf {
+  readonly find: (phrase: string, notes: string) => RecipeHit | null;
+  /** Reads something while a recipe counts as being read, so that it cannot be an ingredient of itself. */
+  readonly within: <T>(id: string, read: () => T) => T;
 }
 
 /** Words of a cook and the id of the food she means by them, by `wordsKey`. */

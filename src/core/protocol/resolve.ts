@@ -9,16 +9,16 @@ const refuse = (message: string, path: string): Resolved => ({ ok: false, messag
 
 /** Limits after one option's patch: fields changed, limits taken away, new ones at the end. */
 function patched(limits: readonly unknown[], patch: Patch): unknown[] {
-  const rest = { ...patch };
+  const rest = new Map(Object.entries(patch));
   const kept = limits.flatMap((limit) => {
     const { id } = limit as { id: string };
-    const change = rest[id];
-    delete rest[id];
+    const change = rest.get(id);
+    rest.delete(id);
     if (change === null) return [];
     return [change ? { ...(limit as object), ...change, minus: merged(limit as Limit, change) } : limit];
   });
   // a patch of a limit that is not there is a whole limit, or is about nothing
-  return [...kept, ...Object.values(rest).filter((l) => l?.label !== undefined && l.of !== undefined)];
+  return [...kept, ...[...rest.values()].filter((l) => l?.label !== undefined && l.of !== undefined)];
 }
 
 /** Two switches may each leave a part out: both hold. */

@@ -1,4 +1,5 @@
 import { AT, scaled, summed, zeros } from '@/core/food/nutrients';
+import { naturalSpread } from '@/core/food/natural';
 import type { Food } from '@/core/food/table';
 import { add, type Range } from '@/core/range/range';
 import type { Corners } from '@/core/range/bounds';
@@ -8,6 +9,8 @@ export interface Option {
   readonly food: Food;
   readonly grams: Range;
   readonly sodium: readonly [number, number, number];
+  /** Figures vary as nature does. */
+  readonly natural?: boolean | undefined;
 }
 
 function corner(perGram: Float64Array, grams: number, sodium: number): Float64Array {
@@ -19,15 +22,16 @@ function corner(perGram: Float64Array, grams: number, sodium: number): Float64Ar
   return v;
 }
 
-function cornersOf({ food, grams, sodium }: Option): Float64Array[] {
+function cornersOf({ food, grams, sodium, natural }: Option): Float64Array[] {
+  const spread = food.spread ?? (natural ? naturalSpread(food) : undefined);
   const out = [corner(food.perGram, grams.best, sodium[1])];
   const amounts = grams.low === grams.high ? [grams.best] : [grams.low, grams.high];
   const factors = sodium[0] === sodium[2] ? [sodium[1]] : [sodium[0], sodium[2]];
   // a packet's label leaves its figures open: each of its ends is a corner at each amount
-  for (const figures of food.spread ?? [food.perGram])
+  for (const figures of spread ?? [food.perGram])
     for (const g of amounts)
       for (const s of factors)
-        if (food.spread || g !== grams.best || s !== sodium[1]) out.push(corner(figures, g, s));
+        if (spread || g !== grams.best || s !== sodium[1]) out.push(corner(figures, g, s));
   return out;
 }
 

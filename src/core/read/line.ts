@@ -21,6 +21,7 @@ interface Found {
   readonly phrase: string;
   /** The cook said that this is what she means by the words. */
   readonly meant: boolean;
+  readonly cycle?: readonly string[];
 }
 
 const NOTHING: Found = { food: null, confidence: 0, candidates: [], phrase: '', meant: false };
@@ -38,6 +39,10 @@ function find(words: FoodWords, larder: Larder): Found {
   const findFood = larder.finder.find;
   const can = words.measures.some((m) => m.unit?.id === 'can');
   const phrase = can && !/\b(?:canned|tinned)\b/.test(words.food) ? `canned ${words.food}` : words.food;
+  const recipe = larder.recipes?.find(words.food, words.notes);
+  if (recipe?.kind === 'food')
+    return { food: recipe.food, confidence: 1, candidates: [], phrase, meant: true };
+  if (recipe) return { ...NOTHING, phrase, cycle: recipe.titles };
   const meant = larder.meant(phrase, words.notes);
   if (meant)
     return { food: meant, confidence: 1, candidates: findFood(phrase, words.notes), phrase, meant: true };
@@ -139,7 +144,7 @@ function readFood(
   servings: number,
 ): Item {
   const { food, confidence, candidates } = found;
-  const base = { text: words.food, phrase: found.phrase, food, confidence, candidates };
+  const base = { text: words.food, phrase: found.phrase, food, confidence, candidates, cycle: found.cycle };
   if (!food) return { read: { ...base, grams: null, readings: [], might: [] }, options: null };
   const amountOf = (f: Food): Weighed | null => {
     const weighed = weigh(words, f, settings.measures);
@@ -156,7 +161,12 @@ function readFood(
   const effect = effectOf(food);
   if (effect) readings.push(`${effect.says} (${effect.source})`);
   const larder = settings.larder ?? TABLE_LARDER;
-  if (found.meant) readings.unshift(`by “${words.food}” you mean ${food.name.toLowerCase()}`);
+  if (found.meant)
+    readings.unshift(
+      food.id.startsWith('recipe-')
+        ? `your recipe “${food.name}”`
+        : `by “${words.food}” you mean ${food.name.toLowerCase()}`,
+    );
   const might = found.meant ? [] : mightBe(food, words, candidates[0]?.as ?? '', larder);
   const options: Option[] = [];
   if (main) {
@@ -164,6 +174,7 @@ function readFood(
       food,
       grams: withMore(main.grams, food, line, servings),
       sodium: effect?.sodium ?? [1, 1, 1],
+      natural: settings.natural,
     });
     for (const other of might) {
       const weighed = amountOf(other);
@@ -173,6 +184,7 @@ function readFood(
           food: other,
           grams: withMore(weighed.grams, other, line, servings),
           sodium: effectOf(other)?.sodium ?? [1, 1, 1],
+          natural: settings.natural,
         });
     }
   }
@@ -208,6 +220,8 @@ function withBorrowedNoun(words: FoodWords, alternatives: LineWords['alternative
   return { ...words, food: `${words.food} ${noun}`.trim() };
 }
 
+/** What is eaten beside the dish; oil, salt, nuts and sweets that are said count all the same. */
+const AT_SIDE = /\b(?:serve|serving)\b/;
 const AT_TABLE = /\b(?:to serve|serving|at the table|for the table|to finish|finishing|sprinkl|to garnish)/;
 
 /** Salt that each takes at the table, or to taste: what some schools do not count with the dish. */
@@ -311,12 +325,15 @@ export function readLine(line: SourceLine, settings: ReadSettings, servings: num
   const missing = items.some((i) => !i.read.food) ? 'food' : items.some((i) => !i.options) ? 'amount' : null;
   const altMissing = altItems.some((i) => !i.options);
   const optional = words.optional;
+  const assumed =
+    !optional && AT_SIDE.test(words.purpose ?? '') && items.every((i) => !i.read.food?.kindClass);
   let corners: Corners | null = null;
   if (missing === null && !altMissing) {
     const [head, ...others] = items;
     const options = [...(head?.options ?? []), ...altItems.flatMap((a) => a.options ?? [])];
-    corners = cornersOfLine(options, optional);
-    for (const other of others) corners = together(corners, cornersOfLine(other.options ?? [], optional));
+    corners = cornersOfLine(options, optional || assumed);
+    for (const other of others)
+      corners = together(corners, cornersOfLine(other.options ?? [], optional || assumed));
   }
   if (corners && isTableSalt(words, items)) corners = atTheTable(corners);
   return {
@@ -328,6 +345,8 @@ export function readLine(line: SourceLine, settings: ReadSettings, servings: num
     foods: items.map((i) => i.read),
     alternatives: altItems.map((i) => i.read),
     optional,
+    assumed,
+    share: null,
     toTaste: words.toTaste,
     corrected: correction !== undefined,
     nothing,

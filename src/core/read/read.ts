@@ -3,9 +3,11 @@ import { TABLE_LARDER, type Larder } from '@/core/food/larder';
 import { weightEaten, yieldsOf, type Yield } from '@/core/prepare/yields';
 import { exact, over, range, type Range } from '@/core/range/range';
 import type { Recipe } from '@/core/recipe/source';
+import { scaled } from '@/core/food/nutrients';
 import { cornersOfLine } from './corners';
 import { readLine } from './line';
 import { readMethod, type Mention } from './method';
+import { partShares, type PartShare } from './parts';
 import type { ReadLine, ReadRecipe, ReadServings, ReadSettings } from './types';
 
 const caches = new WeakMap<Larder, Map<string, Map<string, ReadLine>>>();
@@ -18,12 +20,14 @@ function remembered(line: Recipe['lines'][number], settings: ReadSettings, servi
   const larder = settings.larder ?? TABLE_LARDER;
   let cache = caches.get(larder);
   if (!cache) caches.set(larder, (cache = new Map()));
-  const setting = `${servings}|${settings.measures.cup}|${settings.measures.tablespoon}`;
+  const setting = `${servings}|${settings.measures.cup}|${settings.measures.tablespoon}|${settings.natural === true}`;
   let lines = cache.get(setting);
   if (!lines) cache.set(setting, (lines = new Map()));
   const known = lines.get(line.text);
   if (known) return known.line === line ? known : { ...known, line };
   const read = readLine(line, settings, servings);
+  // what a recipe brings depends on which ones are being read
+  if (read.foods.some((f) => f.cycle || f.food?.id.startsWith('recipe-'))) return read;
   if (lines.size >= CACHE_LIMIT) lines.clear();
   lines.set(line.text, read);
   if (cache.size > 40) cache.clear();
@@ -67,12 +71,35 @@ function lineOfMention(mention: Mention, recipe: Recipe, settings: ReadSettings)
     ],
     alternatives: [],
     optional: false,
+    assumed: false,
+    share: null,
     toTaste: false,
     corrected: correction !== undefined,
     nothing: false,
     corners: grams ? cornersOfLine([{ food: mention.food, grams, sodium: [1, 1, 1] }], false) : null,
     missing: grams ? null : 'amount',
   };
+}
+
+const partsRead = new WeakMap<ReadLine, { readonly part: PartShare; readonly read: ReadLine }>();
+
+/** A line of a part that is not eaten whole: all it brings times the part's share. */
+function ofPart(line: ReadLine, part: PartShare): ReadLine {
+  const { low, best, high } = part.share;
+  const before = partsRead.get(line);
+  if (
+    before &&
+    before.part.share.low === low &&
+    before.part.share.high === high &&
+    before.part.says === part.says
+  )
+    return before.read;
+  const ends = low === high ? [] : [low, high];
+  const corners =
+    line.corners && [best, ...ends].flatMap((share) => (line.corners ?? []).map((c) => scaled(c, share)));
+  const read = { ...line, corners, share: part };
+  partsRead.set(line, { part, read });
+  return read;
 }
 
 /** Weighing a plate says how many there are, unless the cook said so herself. */
@@ -97,8 +124,20 @@ function plates(
 
 /** The recipe with every line and step read: foods, grams, and all that its words allow. */
 export function readRecipe(recipe: Recipe, settings: ReadSettings): ReadRecipe {
+  const shelf = settings.larder?.recipes;
+  return shelf && settings.id !== undefined
+    ? shelf.within(settings.id, () => readWhole(recipe, settings))
+    : readWhole(recipe, settings);
+}
+
+function readWhole(recipe: Recipe, settings: ReadSettings): ReadRecipe {
   const servings = readServings(recipe, settings.servings);
-  const lines = recipe.lines.map((line) => remembered(line, settings, servings.range.best));
+  const parts = partShares(recipe, servings.range);
+  const lines = recipe.lines.map((line) => {
+    const read = remembered(line, settings, servings.range.best);
+    const part = line.section === null ? undefined : parts.get(line.section);
+    return part ? ofPart(read, part) : read;
+  });
   const mentions = readMethod(recipe.steps, lines, recipe.title, servings.range.best);
   const all = [...lines, ...mentions.map((m) => lineOfMention(m, recipe, settings))];
   const yields = yieldsOf(

@@ -4,6 +4,7 @@ import type { Larder } from '@/core/food/larder';
 import type { Food } from '@/core/food/table';
 import type { Range } from '@/core/range/range';
 import type { Corners } from '@/core/range/bounds';
+import type { PartShare } from './parts';
 import type { Yield } from '@/core/prepare/yields';
 import type { Recipe, SourceLine } from '@/core/recipe/source';
 import type { LineWords } from '@/core/recipe/line';
@@ -20,6 +21,10 @@ export type Corrections = Readonly<Record<string, Correction>>;
 export interface ReadSettings {
   readonly measures: MeasureSettings;
   readonly corrections: Corrections;
+  /** The recipe's own id among the larder's recipes, so that it cannot be an ingredient of itself. */
+  readonly id?: string | undefined;
+  /** True where figures also vary as nature does, by the standard deviations measured. */
+  readonly natural?: boolean | undefined;
   /** What lines may mean; the composition table alone where nothing is given. */
   readonly larder?: Larder | undefined;
   /** Overrules what the recipe says. */
@@ -44,6 +49,8 @@ export interface ReadFood {
   readonly readings: readonly string[];
   /** What else the same words may mean, by the food's row. */
   readonly might: readonly Food[];
+  /** The recipes of a ring, where the words name one that is made of itself. */
+  readonly cycle?: readonly string[] | undefined;
 }
 
 export type Origin = 'ingredients' | 'method';
@@ -62,8 +69,12 @@ export interface ReadLine {
   /** One of them may go in instead of the first. */
   readonly alternatives: readonly ReadFood[];
   readonly optional: boolean;
+  /** Eaten with the dish rather than in it ("cooked rice, to serve"): with and without it both count. */
+  readonly assumed: boolean;
   readonly toTaste: boolean;
   readonly corrected: boolean;
+  /** How much of its part is eaten with the dish; null for all of it. */
+  readonly share: PartShare | null;
   /** All that the line's words allow; null where a food or an amount is missing. */
   readonly corners: Corners | null;
   /** True where the line says an amount of zero. */

@@ -1,0 +1,172 @@
+import { AT, FIELDS, zeros } from '@/core/food/nutrients';
+import type { RecipeShelf } from '@/core/food/larder';
+import { tokens } from '@/core/food/tokens';
+import { kindLabel, type Food } from '@/core/food/table';
+import { weightEaten } from '@/core/prepare/yields';
+import { ratioBounds, sumBounds, type Corners } from '@/core/range/bounds';
+import type { ReadRecipe } from './types';
+
+/** A recipe that may stand in another one as an ingredient. */
+export interface ShelfRecipe {
+  readonly id: string;
+  readonly title: string;
+  readonly read: () => ReadRecipe;
+}
+
+const FILLERS = new Set([
+  'recipe',
+  'homemade',
+  'own',
+  'my',
+  'our',
+  'batch',
+  'portion',
+  'see',
+  'above',
+  'below',
+  'prepared',
+  'leftover',
+]);
+const keyOf = (words: string): string =>
+  [...new Set(tokens(words).filter((t) => !FILLERS.has(t)))].sort().join(' ');
+/** Words that say that a recipe is meant, where its title is a food's plain name as well. */
+const SAYS_RECIPE = /\b(?:recipe|homemade|home-made|my|our|see)\b/i;
+
+/** Bounds of every component in a gram of a dish as eaten, as a food's vectors. */
+function vectorsOf(read: ReadRecipe): { best: Float64Array; spread: Float64Array[]; grams: number } | null {
+  const corners = read.lines.map((l) => l.corners);
+  if (corners.length === 0 || corners.some((c) => c === null)) return null;
+  const lines = corners as Corners[];
+  const factors = read.yields.map((y) => y.factor);
+  const eaten = read.potG ?? weightEaten(lines, factors).best;
+  if (!(eaten > 0)) return null;
+  const bounds = FIELDS.map((_, i) => {
+    if (read.potG !== null) {
+      const sum = sumBounds(lines, i);
+      return { low: sum.low / eaten, best: sum.best / eaten, high: sum.high / eaten };
+    }
+    return ratioBounds(lines, i, AT.weightG, 1, factors) ?? { low: NaN, best: NaN, high: NaN };
+  });
+  const of = (energy: 'low' | 'high', others: 'low' | 'high') => {
+    const v = zeros();
+    FIELDS.forEach((name, i) => {
+      const own = bounds[i] as { low: number; high: number };
+      v[i] = name === 'weightG' ? 1 : own[name === 'energyKcal' ? energy : others];
+    });
+    return v;
+  };
+  const best = zeros();
+  bounds.forEach((b, i) => {
+    best[i] = i === AT.weightG ? 1 : b.best;
+  });
+  return {
+    best,
+    spread: [of('low', 'low'), of('low', 'high'), of('high', 'low'), of('high', 'high')],
+    grams: eaten,
+  };
+}
+
+/** The food that a recipe is; unknown in all figures where a line of it is not understood. */
+export function foodOfRecipe(id: string, read: ReadRecipe): Food {
+  const vectors = vectorsOf(read);
+  const best = vectors?.best ?? zeros().fill(NaN);
+  best[AT.weightG] = 1;
+  const grams = vectors?.grams ?? 0;
+  const { best: plates } = read.servings.range;
+  const foods = read.lines.flatMap((l) => [...l.foods, ...l.alternatives].flatMap((f) => f.food ?? []));
+  const hundred = (name: keyof typeof AT) =>
+    Number.isNaN(best[AT[name]]) ? null : (best[AT[name]] as number) * 100;
+  return {
+    id: `recipe-${id}`,
+    name: read.recipe.title,
+    names: [],
+    kind: 'packet',
+    kindLabel: kindLabel('packet'),
+    kindClass: undefined,
+    nova: Math.max(1, ...foods.map((f) => f.nova)),
+    energyKcal: hundred('energyKcal') ?? 0,
+    waterG: hundred('waterG'),
+    proteinG: hundred('proteinG'),
+    fatG: hundred('fatG'),
+    saturatedFatG: hundred('saturatedFatG'),
+    carbohydrateG: hundred('carbohydrateG'),
+    fibreG: hundred('fibreG'),
+    sugarG: hundred('sugarG'),
+    addedSugarG: hundred('addedSugarG'),
+    freeSugarG: hundred('freeSugarG'),
+    sodiumMg: hundred('sodiumMg'),
+    potassiumMg: hundred('potassiumMg'),
+    calciumMg: hundred('calciumMg'),
+    ironMg: hundred('ironMg'),
+    alcoholG: hundred('alcoholG'),
+    refuse: 0,
+    allergens: [...new Set(foods.flatMap((f) => f.allergens))],
+    adds: [...new Set(foods.flatMap((f) => f.adds))],
+    might: [],
+    classes: [],
+    sd: {},
+    source: `Your recipe “${read.recipe.title}”`,
+    portions: {
+      ...(grams > 0
+        ? {
+            batch: [grams, grams, grams],
+            portion: [grams / plates, grams / plates, grams / plates],
+          }
+        : {}),
+      // dishes weigh about what water does, a salad less
+      cup: [150, 230, 270],
+      tbsp: [11, 15, 18],
+      tsp: [3.5, 5, 6],
+    },
+    perGram: best,
+    spread: vectors?.spread,
+    own: true,
+  };
+}
+
+/**
+ * The cook's recipes as ingredients of each other, to any depth. Each is read when first asked for; one
+ * that is asked for while it is being read is made of itself, and is refused.
+ */
+export function recipeShelf(recipes: readonly ShelfRecipe[]): RecipeShelf {
+  const byKey = new Map<string, ShelfRecipe>();
+  for (const r of recipes) {
+    const key = keyOf(r.title);
+    if (key && !byKey.has(key)) byKey.set(key, r);
+  }
+  const foods = new Map<string, Food>();
+  const open: ShelfRecipe[] = [];
+  const byId = new Map(recipes.map((r) => [r.id, r]));
+  return {
+    within(id, read) {
+      const recipe = byId.get(id);
+      if (!recipe || open.includes(recipe)) return read();
+      open.push(recipe);
+      try {
+        return read();
+      } finally {
+        open.pop();
+      }
+    },
+    find(phrase, notes) {
+      const recipe = byKey.get(keyOf(phrase));
+      if (!recipe) return null;
+      // "hummus" is the bought one unless the line says that the recipe is meant
+      if (keyOf(recipe.title).split(' ').length < 2 && !SAYS_RECIPE.test(`${phrase} ${notes}`)) return null;
+      const at = open.indexOf(recipe);
+      if (at >= 0) return { kind: 'cycle', titles: [...open.slice(at), recipe].map((r) => r.title) };
+      let food = foods.get(recipe.id);
+      if (!food) {
+        open.push(recipe);
+        try {
+          food = foodOfRecipe(recipe.id, recipe.read());
+        } finally {
+          open.pop();
+        }
+        // a reading that met a cycle above itself is not the recipe's own: it is read again next time
+        if (open.length <= 1) foods.set(recipe.id, food);
+      }
+      return { kind: 'food', food };
+    },
+  };
+}
