@@ -284,7 +284,16 @@ function buying(foodIds: Set<string>) {
 function demo(foodIds: Set<string>) {
   const Demo = z.object({
     diners: z.array(
-      z.object({ name: z.string(), protocol: z.string(), allergens: z.array(z.string()) }).strict(),
+      z
+        .object({
+          name: z.string(),
+          protocol: z.string(),
+          allergens: z.array(z.string()),
+          dislikes: z.array(z.string()).default([]),
+          appetite: z.number().default(1),
+          medical: z.boolean().default(false),
+        })
+        .strict(),
     ),
     recipes: z.array(z.object({ file: z.string(), role: z.string().optional() }).strict()),
   });

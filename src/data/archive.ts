@@ -1,6 +1,8 @@
 import { z } from 'zod';
 import { PacketSchema } from '@/core/label/schema';
-import { ROLES } from '@/core/protocol';
+import { ROLES, SWITCHES } from '@/core/protocol';
+import { resolveProtocol } from '@/core/protocol/resolve';
+import { ProtocolSource } from '@/core/protocol/schema';
 import type { DulvetDatabase } from './db';
 import { DEFAULT_SETTINGS } from './settings';
 
@@ -30,6 +32,9 @@ const diner = z
     name: z.string().min(1).max(80),
     protocol: z.string(),
     allergens: z.array(z.string()),
+    dislikes: z.array(z.string()).default([]),
+    appetite: z.number().min(0.25).max(3).default(1),
+    medical: z.boolean().default(false),
     order: z.number(),
   })
   .strict();
@@ -39,6 +44,8 @@ const meaning = z
   .object({ words: z.string().min(1), said: z.string(), foodId: z.string().min(1), updatedAt: time })
   .strict();
 
+const protocol = z.object({ id: z.string(), source: ProtocolSource, updatedAt: time }).strict();
+
 /** Everything in one file. A change of shape is a new number, with a way to read the old one. */
 export const ArchiveSchema = z
   .object({
@@ -47,6 +54,7 @@ export const ArchiveSchema = z
     diners: z.array(diner),
     // files from before packets were kept have none
     packets: z.array(packet).default([]),
+    protocols: z.array(protocol).default([]),
     meanings: z.array(meaning).default([]),
     settings: z.object({
       measures: z
@@ -65,6 +73,7 @@ export async function exportArchive(db: DulvetDatabase): Promise<Archive> {
     recipes: await db.recipes.toArray(),
     diners: await db.diners.orderBy('order').toArray(),
     packets: await db.packets.toArray(),
+    protocols: await db.protocols.toArray(),
     meanings: await db.meanings.toArray(),
     settings: {
       measures: settings.measures ?? DEFAULT_SETTINGS.measures,
@@ -96,11 +105,19 @@ export function readArchive(text: string): ArchiveReading {
   }
   const parsed = ArchiveSchema.safeParse(value);
   if (parsed.success) {
-    for (const table of ['recipes', 'diners', 'packets'] as const) {
+    for (const table of ['recipes', 'diners', 'packets', 'protocols'] as const) {
       const ids = parsed.data[table].map((r) => r.id);
       const twice = ids.find((id, i) => ids.indexOf(id) !== i);
       if (twice)
         return { ok: false, message: `${table}: the id "${twice}" stands twice. Nothing was changed.` };
+    }
+    for (const [i, p] of parsed.data.protocols.entries()) {
+      const resolved = resolveProtocol(p.source, SWITCHES);
+      if (!resolved.ok)
+        return {
+          ok: false,
+          message: `protocols [${i + 1}] ${resolved.path}: ${resolved.message}. Nothing was changed.`,
+        };
     }
     return { ok: true, archive: parsed.data };
   }
@@ -122,16 +139,21 @@ export function readArchive(text: string): ArchiveReading {
 
 /** Puts an archive's recipes, diners, packets and words beside what is there; the same id is replaced. All or nothing. */
 export async function importArchive(db: DulvetDatabase, archive: Archive): Promise<void> {
-  await db.transaction('rw', [db.recipes, db.diners, db.settings, db.packets, db.meanings], async () => {
-    await db.recipes.bulkPut(
-      archive.recipes.map((r) => ({ ...r, corrections: cleanCorrections(r.corrections) })),
-    );
-    await db.diners.bulkPut(archive.diners);
-    await db.packets.bulkPut(archive.packets);
-    await db.meanings.bulkPut(archive.meanings);
-    await db.settings.put({ key: 'measures', value: archive.settings.measures });
-    await db.settings.put({ key: 'theme', value: archive.settings.theme });
-  });
+  await db.transaction(
+    'rw',
+    [db.recipes, db.diners, db.settings, db.packets, db.meanings, db.protocols],
+    async () => {
+      await db.recipes.bulkPut(
+        archive.recipes.map((r) => ({ ...r, corrections: cleanCorrections(r.corrections) })),
+      );
+      await db.diners.bulkPut(archive.diners);
+      await db.packets.bulkPut(archive.packets);
+      await db.protocols.bulkPut(archive.protocols);
+      await db.meanings.bulkPut(archive.meanings);
+      await db.settings.put({ key: 'measures', value: archive.settings.measures });
+      await db.settings.put({ key: 'theme', value: archive.settings.theme });
+    },
+  );
 }
 
 const cleanCorrections = (all: Archive['recipes'][number]['corrections']) =>

@@ -3,7 +3,7 @@ import Dexie from 'dexie';
 import { exportArchive, importArchive, readArchive } from './archive';
 import { DulvetDatabase } from './db';
 import { seedDemo } from './demo';
-import { listDiners, removeDiner, saveDiner } from './diners';
+import { listDiners, newDiner, removeDiner, saveDiner } from './diners';
 import {
   emptyBin,
   getRecipe,
@@ -53,17 +53,21 @@ describe('recipes', () => {
 });
 
 describe('migrations', () => {
-  test('version 1 becomes version 2: nothing is lost, nothing is thrown away', async () => {
+  test('version 1 becomes today's: nothing is lost, nothing is thrown away', async () => {
     const old = new Dexie('migrating');
     old.version(1).stores({ recipes: 'id, updatedAt', diners: 'id, order', settings: 'key' });
     await old.open();
     await old
       .table('recipes')
       .add({ id: 'a', text: 'Pot', role: null, servings: null, corrections: {}, createdAt: 1, updatedAt: 1 });
+    await old.table('diners').add({ id: 'd', name: 'D', protocol: 'everyday', allergens: [], order: 0 });
     await old.table('settings').add({ key: 'theme', value: 'night' });
     old.close();
     const db = new DulvetDatabase('migrating');
-    expect(await listRecipes(db)).toMatchObject([{ id: 'a', text: 'Pot', deletedAt: null }]);
+    expect(await listRecipes(db)).toMatchObject([
+      { id: 'a', text: 'Pot', deletedAt: null, potG: null, plateG: null },
+    ]);
+    expect(await listDiners(db)).toMatchObject([{ id: 'd', dislikes: [], appetite: 1, medical: false }]);
     expect((await readSettings(db)).theme).toBe('night');
   });
 });
@@ -78,8 +82,8 @@ describe('settings and diners', () => {
   });
   test('diners in their order', async () => {
     const db = fresh();
-    await saveDiner(db, { id: 'b', name: 'B', protocol: 'everyday', allergens: [], order: 1 });
-    await saveDiner(db, { id: 'a', name: 'A', protocol: 'everyday', allergens: ['soy'], order: 0 });
+    await saveDiner(db, { ...newDiner('B', 'everyday', 1), id: 'b' });
+    await saveDiner(db, { ...newDiner('A', 'everyday', 0), id: 'a', allergens: ['soy'] });
     expect((await listDiners(db)).map((d) => d.name)).toEqual(['A', 'B']);
     await removeDiner(db, 'a');
     expect(await listDiners(db)).toHaveLength(1);

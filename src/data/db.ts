@@ -1,5 +1,5 @@
 import Dexie, { type EntityTable } from 'dexie';
-import type { RoleId } from '@/core/protocol';
+import type { ProtocolSource, RoleId } from '@/core/protocol';
 import type { Packet } from '@/core/label/schema';
 import type { Corrections } from '@/core/read/types';
 
@@ -25,6 +25,12 @@ export interface StoredDiner {
   readonly name: string;
   readonly protocol: string;
   readonly allergens: readonly string[];
+  /** Foods they would rather not eat, in words. */
+  readonly dislikes: readonly string[];
+  /** Size of their plate against the recipe's own: 1 is the same. */
+  readonly appetite: number;
+  /** True where medical cautions concern them. */
+  readonly medical: boolean;
   readonly order: number;
 }
 
@@ -43,6 +49,13 @@ export interface StoredMeaning {
   readonly updatedAt: number;
 }
 
+/** A protocol of the cook's own. */
+export interface StoredProtocol {
+  readonly id: string;
+  readonly source: ProtocolSource;
+  readonly updatedAt: number;
+}
+
 export interface StoredSetting {
   readonly key: string;
   readonly value: unknown;
@@ -55,6 +68,7 @@ export class DulvetDatabase extends Dexie {
   settings!: EntityTable<StoredSetting, 'key'>;
   packets!: EntityTable<StoredPacket, 'id'>;
   meanings!: EntityTable<StoredMeaning, 'words'>;
+  protocols!: EntityTable<StoredProtocol, 'id'>;
 
   constructor(name = 'dulvet') {
     super(name);
@@ -70,17 +84,24 @@ export class DulvetDatabase extends Dexie {
             Object.assign(recipe, { deletedAt: recipe.deletedAt ?? null });
           }),
       );
-    // 3: packets of the cook's own, what she means by her words, dishes that were weighed
+    // 3: packets and protocols of the cook's own, what she means by her words, dishes that were weighed,
+    // diners with appetites and dislikes
     this.version(3)
-      .stores({ packets: 'id, updatedAt', meanings: 'words, updatedAt' })
-      .upgrade((tx) =>
-        tx
+      .stores({ packets: 'id, updatedAt', meanings: 'words, updatedAt', protocols: 'id, updatedAt' })
+      .upgrade(async (tx) => {
+        await tx
           .table<StoredRecipe>('recipes')
           .toCollection()
           .modify((recipe) => {
             Object.assign(recipe, { potG: null, plateG: null });
-          }),
-      );
+          });
+        await tx
+          .table<StoredDiner>('diners')
+          .toCollection()
+          .modify((diner) => {
+            Object.assign(diner, { dislikes: [], appetite: 1, medical: false });
+          });
+      });
   }
 }
 

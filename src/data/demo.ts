@@ -1,11 +1,11 @@
 import raw from '@content/compiled/demo.json';
 import type { Packet } from '@/core/label/schema';
 import type { RoleId } from '@/core/protocol';
-import type { DulvetDatabase } from './db';
+import type { DulvetDatabase, StoredDiner } from './db';
 import { newRecipe } from './recipes';
 
 interface Demo {
-  readonly diners: readonly { name: string; protocol: string; allergens: string[] }[];
+  readonly diners: readonly Omit<StoredDiner, 'id' | 'order'>[];
   readonly packets: readonly Packet[];
   readonly recipes: readonly { text: string; role: RoleId | null }[];
 }

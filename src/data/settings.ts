@@ -10,6 +10,8 @@ export interface Settings {
   readonly openRecipe: string | null;
   readonly diner: string | null;
   readonly seeded: boolean;
+  /** True where figures also vary as nature does. */
+  readonly natural: boolean;
 }
 export const DEFAULT_SETTINGS: Settings = {
   measures: US_MEASURES,
@@ -17,6 +19,7 @@ export const DEFAULT_SETTINGS: Settings = {
   openRecipe: null,
   diner: null,
   seeded: false,
+  natural: false,
 };
 
 export async function readSettings(db: DulvetDatabase): Promise<Settings> {

@@ -8,7 +8,7 @@ import { gramsTogether } from '@/core/read/corners';
 import { widestGrams } from '@/core/read/line';
 import type { ReadFood, ReadLine, ReadRecipe } from '@/core/read/types';
 import { deciding } from './deciding';
-import { dishOf, isComplete, type CompleteDish } from './dish';
+import { dishOf, isComplete, type CompleteDish, type Dish } from './dish';
 import { headroom, inSpoons, lessOf } from './headroom';
 import { contribution, per100g, perServing, totals } from './figures';
 import { findingsOf } from './findings';
@@ -89,6 +89,8 @@ export interface AuditOptions {
   /** False leaves the figures per 100 g out (null): a view that does not show them need not wait for them. */
   readonly per100g?: boolean;
   readonly role?: RoleId | undefined;
+  /** Size of the plate against the recipe's own (1): a bigger plate is a larger share of the pot. */
+  readonly plate?: number | undefined;
   /** True works out how much more of what the dish takes, and of which line less is enough. */
   readonly headroom?: boolean;
 }
@@ -122,10 +124,9 @@ const lessIn = (
   }));
 
 /** The dish with all that is optional or served beside, and without it. */
-function variantsOf(read: ReadRecipe, protocol: Protocol, role: RoleId): RecipeAudit['variants'] {
+function variantsOf(read: ReadRecipe, dish: Dish, protocol: Protocol, role: RoleId): RecipeAudit['variants'] {
   const loose = read.lines.filter((l) => l.optional || l.assumed);
   if (loose.length === 0) return [];
-  const dish = dishOf(read);
   return (['with', 'without'] as const).map((id) => {
     const lines = read.lines.map((l, i) => {
       if (!(l.optional || l.assumed)) return dish.lines[i] ?? null;
@@ -154,8 +155,8 @@ function variantsOf(read: ReadRecipe, protocol: Protocol, role: RoleId): RecipeA
  */
 export function auditRecipe(read: ReadRecipe, protocol: Protocol, options: AuditOptions = {}): RecipeAudit {
   const role = options.role ?? roleFromTitle(read.recipe.title);
-  const servings = read.servings.range;
-  const dish = dishOf(read);
+  const dish = dishOf(read, options.plate);
+  const { servings } = dish;
   const total = totals(dish);
   const complete = isComplete(dish) ? dish : null;
   const limits = protocol.limits.map((limit) => judgeLimit(limit, role, dish));
@@ -180,7 +181,7 @@ export function auditRecipe(read: ReadRecipe, protocol: Protocol, options: Audit
     source: options.source ?? '',
     title: read.recipe.title,
     role,
-    servings: plain(servings) as Range,
+    servings: plain(read.servings.range) as Range,
     servingsText: read.servings.text,
     lines: read.lines.map((l, i) => auditLine(l, findings[i] ?? [], total.energyKcal)),
     steps: read.steps.map((s, i) => ({
@@ -195,7 +196,7 @@ export function auditRecipe(read: ReadRecipe, protocol: Protocol, options: Audit
     per100g: options.per100g === false ? NO_FIGURES : per100g(dish, total),
     limits,
     allergens: [...allergens].sort(),
-    variants: variantsOf(read, protocol, role),
+    variants: variantsOf(read, dish, protocol, role),
     cautions: cautionsOf(read, role),
     notAdapted: whyNotAdapted(read),
     headroom: options.headroom && complete ? roomIn(protocol, role, complete) : null,

@@ -23,11 +23,16 @@ export interface CompleteDish extends Dish {
   readonly lines: readonly Corners[];
 }
 
-export const dishOf = (read: ReadRecipe): Dish => ({
+/**
+ * What a read recipe is to its limits.
+ *
+ * @param plate size of the plate against the recipe's own: 1.5 eats a half more of the pot
+ */
+export const dishOf = (read: ReadRecipe, plate = 1): Dish => ({
   lines: read.lines.map((l) => l.corners),
   yields: read.yields.map((y) => y.factor),
   potassium: read.yields.map((y) => y.potassium ?? ALL),
-  servings: read.servings.range,
+  servings: plate === 1 ? read.servings.range : over(read.servings.range, exact(plate)),
   potG: read.potG,
 });
 

@@ -68,15 +68,20 @@ function linear(limit: Limit, role: RoleId, dish: CompleteDish): Line0 {
 
 const sum = (values: readonly number[]) => values.reduce((s, v) => s + v, 0);
 
-/** Grams of a food that the dish still takes, at the worst end of all ranges. */
-export function roomFor(food: Food, protocol: Protocol, role: RoleId, dish: CompleteDish): Room {
+/** What is left of each limit at the worst end of all ranges, and what a gram of a food takes of it. */
+function spaces(protocol: Protocol, role: RoleId, dish: CompleteDish) {
+  return protocol.limits.map((limit) => {
+    const { lines, constant, perGram } = linear(limit, role, dish);
+    return { limit, left: constant - sum(lines), perGram };
+  });
+}
+
+function roomIn(food: Food, all: ReturnType<typeof spaces>): Room {
   let grams = Infinity;
   let first: string | null = null;
-  for (const limit of protocol.limits) {
-    const { lines, constant, perGram } = linear(limit, role, dish);
+  for (const { limit, left, perGram } of all) {
     const own = perGram(food);
     if (!(own > 1e-12) && !Number.isNaN(own)) continue;
-    const left = constant - sum(lines);
     const room = Number.isNaN(own) || Number.isNaN(left) ? 0 : Math.max(0, left / own);
     if (room < grams) {
       grams = room;
@@ -86,13 +91,20 @@ export function roomFor(food: Food, protocol: Protocol, role: RoleId, dish: Comp
   return { food, grams, limit: first };
 }
 
+/** Grams of a food that the dish still takes, at the worst end of all ranges. */
+export const roomFor = (food: Food, protocol: Protocol, role: RoleId, dish: CompleteDish): Room =>
+  roomIn(food, spaces(protocol, role, dish));
+
 /** Room for the things that get added at the stove. */
-export const headroom = (
+export function headroom(
   protocol: Protocol,
   role: RoleId,
   dish: CompleteDish,
   things: readonly Food[] = THINGS.flatMap((id) => foodById(id) ?? []),
-): Room[] => things.map((food) => roomFor(food, protocol, role, dish));
+): Room[] {
+  const all = spaces(protocol, role, dish);
+  return things.map((food) => roomIn(food, all));
+}
 
 /**
  * For each line: the share of it that may stay so that every limit holds; only lines of which less is enough by

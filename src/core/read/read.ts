@@ -17,7 +17,7 @@ const CACHE_LIMIT = 2500;
 function remembered(line: Recipe['lines'][number], settings: ReadSettings, servings: number): ReadLine {
   const correction = settings.corrections[line.text];
   if (correction) return readLine(line, settings, servings);
-  const larder = settings.larder ?? TABLE_LARDER;
+  const larder = settings.readingsOf ?? settings.larder ?? TABLE_LARDER;
   let cache = caches.get(larder);
   if (!cache) caches.set(larder, (cache = new Map()));
   const setting = `${servings}|${settings.measures.cup}|${settings.measures.tablespoon}|${settings.natural === true}`;

@@ -27,6 +27,8 @@ export interface ReadSettings {
   readonly natural?: boolean | undefined;
   /** What lines may mean; the composition table alone where nothing is given. */
   readonly larder?: Larder | undefined;
+  /** The larder whose remembered readings serve; this one's own where nothing is said. */
+  readonly readingsOf?: Larder | undefined;
   /** Overrules what the recipe says. */
   readonly servings?: number | undefined;
   /** Grams of the whole dish as it was weighed; overrules every estimate of yield. */

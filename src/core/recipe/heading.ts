@@ -70,7 +70,7 @@ export const headingOf = remember((text: string): Heading | null => {
       (NOTES.test(bare) && bare.split(' ').length <= 3))
   )
     return { text: bare, kind: kindOf(bare), rest: '', restStart: raw.end };
-  if (/^for (?:the|a) [a-z' -]{2,40}$/i.test(bare))
+  if (/^for (?:the|a) [a-z' -]{2,40}(?:\([^)]{2,40}\))?$/i.test(bare))
     return { text: bare, kind: 'section', rest: '', restStart: raw.end };
   if (
     bare.length >= 3 &&

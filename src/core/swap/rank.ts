@@ -51,7 +51,11 @@ export function rankSwaps(
   protocol: Protocol,
   before: RecipeAudit,
   settings: ReadSettings,
-  options: { readonly role?: RoleId | undefined; readonly avoid?: readonly string[] } = {},
+  options: {
+    readonly role?: RoleId | undefined;
+    readonly avoid?: readonly string[];
+    readonly plate?: number | undefined;
+  } = {},
 ): { readonly role: DishRole; readonly previews: readonly SwapPreview[] } {
   const line = read.lines[index];
   if (!line) return { role: { id: 'any', label: 'in the dish', evidence: '' }, previews: [] };
@@ -67,6 +71,7 @@ export function rankSwaps(
     const after = auditRecipe(readRecipe(parseRecipe(swapped.text), settings), protocol, {
       source: before.source,
       role: options.role ?? before.role,
+      plate: options.plate,
       per100g: false,
     });
     const brings = after.allergens.filter((a) => !before.allergens.includes(a));

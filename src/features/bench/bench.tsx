@@ -11,6 +11,7 @@ import { newRecipe, saveRecipe } from '@/data/recipes';
 import { setSetting } from '@/data/settings';
 import { Dialog } from '@/ui/dialog';
 import { useKeys } from '@/ui/use-keys';
+import { useProtocols } from '../rules/use-protocols';
 import { useLarder } from '../larder/use-larder';
 import { useSettings } from '../settings/use-settings';
 import { TableDialog } from '../table/table-dialog';
@@ -69,6 +70,7 @@ function OpenRecipe({ id }: { id: string | null }) {
   const settings = useSettings();
   const diners = useDiners();
   const { larder, meanings } = useLarder();
+  const { byId } = useProtocols();
   const { doc, status, canUndo, canRedo, change, undo, redo, settle } = useDocument(id);
   const [selected, setSelected] = useState<number | null>(null);
   const [hovered, setHovered] = useState<number | null>(null);
@@ -100,7 +102,10 @@ function OpenRecipe({ id }: { id: string | null }) {
     () => (doc ? readRecipe(parseRecipe(doc.text), readSettings) : null),
     [doc, readSettings],
   );
-  const table = useMemo(() => (read && doc ? judgeTable(diners, read, doc.role) : []), [diners, read, doc]);
+  const table = useMemo(
+    () => (read && doc ? judgeTable(diners, read, doc.role, byId) : []),
+    [diners, read, doc, byId],
+  );
   const current = table.find((d) => d.id === settings.diner) ?? table[0];
   const avoid = useMemo(() => [...new Set(table.flatMap((d) => d.allergens))], [table]);
 

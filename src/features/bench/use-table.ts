@@ -3,10 +3,11 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo } from 'react';
 import { auditRecipe } from '@/core/audit/audit';
 import type { RecipeAudit } from '@/core/audit/schema';
-import { PROTOCOLS, protocolById, type Protocol, type RoleId } from '@/core/protocol';
+import { tokens } from '@/core/food/tokens';
+import { PROTOCOLS, type Protocol, type RoleId } from '@/core/protocol';
 import type { ReadRecipe } from '@/core/read/types';
 import { database, type StoredDiner } from '@/data/db';
-import { listDiners } from '@/data/diners';
+import { listDiners, newDiner } from '@/data/diners';
 
 /** Somebody at the table, with the dish judged for them. */
 export interface TableDiner {
@@ -17,6 +18,10 @@ export interface TableDiner {
   readonly audit: RecipeAudit;
   /** Allergens of theirs that are in the dish. */
   readonly unsafe: readonly string[];
+  /** Foods in the dish that they would rather not eat. */
+  readonly disliked: readonly string[];
+  readonly appetite: number;
+  readonly medical: boolean;
 }
 
 /** The diners kept, or each protocol as a diner of its own while there are none. */
@@ -24,8 +29,20 @@ export function useDiners(): readonly StoredDiner[] {
   const stored = useLiveQuery(() => listDiners(database()), [], null);
   return useMemo(() => {
     if (stored && stored.length > 0) return stored;
-    return PROTOCOLS.map((p, order) => ({ id: p.id, name: p.name, protocol: p.id, allergens: [], order }));
+    return PROTOCOLS.map((p, order) => ({ ...newDiner(p.name, p.id, order), id: p.id }));
   }, [stored]);
+}
+
+/** Which of somebody's dislikes are in a dish, by the words of its lines and the names of its foods. */
+function dislikesIn(read: ReadRecipe, dislikes: readonly string[]): string[] {
+  if (dislikes.length === 0) return [];
+  const words = read.lines.map(
+    (l) => new Set(tokens(`${l.line.text} ${l.foods.map((f) => f.food?.name ?? '').join(' ')}`)),
+  );
+  return dislikes.filter((d) => {
+    const wanted = tokens(d);
+    return wanted.length > 0 && words.some((w) => wanted.every((t) => w.has(t)));
+  });
 }
 
 /** The dish judged for everyone at the table; one audit for each protocol. */
@@ -33,14 +50,17 @@ export function judgeTable(
   diners: readonly StoredDiner[],
   read: ReadRecipe,
   role: RoleId | null,
+  byId: (id: string) => Protocol | undefined,
 ): TableDiner[] {
   const audits = new Map<string, RecipeAudit>();
   return diners.flatMap((diner) => {
-    const protocol = protocolById(diner.protocol);
+    const protocol = byId(diner.protocol);
     if (!protocol) return [];
+    const key = `${protocol.id} ${diner.appetite}`;
     const audit =
-      audits.get(protocol.id) ?? auditRecipe(read, protocol, { role: role ?? undefined, per100g: false });
-    audits.set(protocol.id, audit);
+      audits.get(key) ??
+      auditRecipe(read, protocol, { role: role ?? undefined, per100g: false, plate: diner.appetite });
+    audits.set(key, audit);
     return [
       {
         id: diner.id,
@@ -49,6 +69,9 @@ export function judgeTable(
         allergens: diner.allergens,
         audit,
         unsafe: diner.allergens.filter((a) => audit.allergens.includes(a)),
+        disliked: dislikesIn(read, diner.dislikes),
+        appetite: diner.appetite,
+        medical: diner.medical,
       },
     ];
   });

@@ -1,7 +1,8 @@
 'use client';
 import { useMemo } from 'react';
-import { protocolById, PROTOCOLS, type Protocol } from '@/core/protocol';
+import { PROTOCOLS, type Protocol } from '@/core/protocol';
 import { useDiners } from '../bench/use-table';
+import { useProtocols } from '../rules/use-protocols';
 import { useSettings } from '../settings/use-settings';
 
 /** Somebody at the table and their protocol. */
@@ -15,12 +16,13 @@ export interface TableDiner {
 export function useDiner(): { readonly diners: readonly TableDiner[]; readonly current: TableDiner } {
   const stored = useDiners();
   const settings = useSettings();
+  const { byId } = useProtocols();
   return useMemo(() => {
     const diners = stored.flatMap(({ id, name, protocol }) => {
-      const found = protocolById(protocol);
+      const found = byId(protocol);
       return found ? [{ id, name, protocol: found }] : [];
     });
     const first = diners[0] ?? { id: 'none', name: '', protocol: PROTOCOLS[0] as Protocol };
     return { diners, current: diners.find((d) => d.id === settings.diner) ?? first };
-  }, [stored, settings.diner]);
+  }, [stored, settings.diner, byId]);
 }

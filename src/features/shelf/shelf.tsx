@@ -5,7 +5,6 @@ import { useRouter } from 'next/navigation';
 import { useEffect, useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import { showRange } from '@/core/format/figures';
-import { protocolById } from '@/core/protocol';
 import { database } from '@/data/db';
 import { sampleText, seedDemo } from '@/data/demo';
 import {
@@ -20,39 +19,42 @@ import {
 import { setSetting } from '@/data/settings';
 import { Button } from '@/ui/button';
 import { Glyph } from '@/ui/glyph';
-import { library, plainPackets, plainRecipes } from '@/workers/library';
+import { library, plainRecipes } from '@/workers/library';
 import type { LibraryRow } from '@/workers/library.worker';
-import { useLarder } from '../larder/use-larder';
+import { useProtocols } from '../rules/use-protocols';
+import { useLibraryContext } from './use-context';
 import { useDiners } from '../bench/use-table';
-import { useSettings } from '../settings/use-settings';
 
 const discard = (id: string) => throwAway(database(), id, Date.now());
 
 /** All recipes, with everyone's verdict; opening, throwing away, taking back. */
 export function Shelf({ demo }: { demo: boolean }) {
   const router = useRouter();
-  const settings = useSettings();
   const diners = useDiners();
-  const { packets, byWords } = useLarder();
+  const { byId } = useProtocols();
+  const context = useLibraryContext();
   useEffect(() => {
     if (demo) void seedDemo(database(), Date.now());
   }, [demo]);
   const recipes = useLiveQuery(() => listRecipes(database()), [], null);
   const binned = useLiveQuery(() => listThrownAway(database()), [], []);
   const [rows, setRows] = useState<ReadonlyMap<string, LibraryRow>>(new Map());
-  const protocols = useMemo(() => [...new Set(diners.map((d) => d.protocol))], [diners]);
+  const protocols = useMemo(
+    () => [...new Set(diners.map((d) => d.protocol))].flatMap((id) => byId(id) ?? []),
+    [diners, byId],
+  );
   useEffect(() => {
     if (!recipes || recipes.length === 0) return;
     let current = true;
     void library()
-      .audit(plainRecipes(recipes), protocols, settings.measures, plainPackets(packets), byWords)
+      .audit(plainRecipes(recipes), protocols, context)
       .then((found) => {
         if (current) setRows(new Map(found.map((r) => [r.id, r])));
       });
     return () => {
       current = false;
     };
-  }, [recipes, protocols, settings.measures, packets, byWords]);
+  }, [recipes, protocols, context]);
 
   const remove = (id: string, title: string) => {
     void discard(id);
@@ -104,7 +106,7 @@ export function Shelf({ demo }: { demo: boolean }) {
                     key={d.id}
                     scope="col"
                     className="px-2 text-center font-medium"
-                    title={protocolById(d.protocol)?.name}
+                    title={byId(d.protocol)?.name}
                   >
                     {d.name}
                   </th>

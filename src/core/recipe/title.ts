@@ -1,0 +1,8 @@
+/** A recipe's title by its first line with words, without taking the whole text apart. */
+export function titleOf(text: string): string {
+  for (const row of text.split('\n', 40)) {
+    const words = row.replace(/^[\s#*>_-]+|[\s*_]+$/g, '');
+    if (/[a-zà-ÿ]/i.test(words)) return words;
+  }
+  return '';
+}

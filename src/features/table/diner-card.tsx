@@ -1,0 +1,139 @@
+'use client';
+import { useState } from 'react';
+import { toast } from 'sonner';
+import { FOODS } from '@/core/food/table';
+import type { Protocol } from '@/core/protocol';
+import { database, type StoredDiner } from '@/data/db';
+import { removeDiner, saveDiner } from '@/data/diners';
+import { Button } from '@/ui/button';
+
+const ALLERGENS = [...new Set(FOODS.flatMap((f) => f.allergens))].sort();
+const PLATES = [
+  [0.5, 'half a plate'],
+  [0.75, 'a smaller plate'],
+  [1, 'a plate'],
+  [1.25, 'a larger plate'],
+  [1.5, 'a plate and a half'],
+  [2, 'two plates'],
+] as const;
+
+/** One diner: name, protocol, plate, allergies, dislikes, the medical switch. Kept as it is changed. */
+export function DinerCard({
+  diner: kept,
+  protocols,
+}: {
+  diner: StoredDiner;
+  protocols: readonly Protocol[];
+}) {
+  // shown at once, saved as it is shown
+  const [diner, setDiner] = useState(kept);
+  const save = (patch: Partial<StoredDiner>) => {
+    const next = { ...diner, ...patch };
+    setDiner(next);
+    void saveDiner(database(), next);
+  };
+  const remove = () => {
+    void removeDiner(database(), diner.id);
+    toast(`${diner.name} has left the table.`, {
+      action: { label: 'Undo', onClick: () => void saveDiner(database(), diner) },
+    });
+  };
+  const gone = !protocols.some((p) => p.id === diner.protocol);
+  return (
+    <li className="rounded-[10px] border-[1.5px] border-hair p-3">
+      <div className="flex flex-wrap items-end gap-2">
+        <label className="min-w-[120px] flex-1">
+          <span className="block text-[13px] font-semibold">Name</span>
+          <input
+            className="field w-full"
+            defaultValue={diner.name}
+            maxLength={80}
+            onBlur={(e) => save({ name: e.target.value.trim() || diner.name })}
+          />
+        </label>
+        <label className="min-w-[150px] flex-1">
+          <span className="block text-[13px] font-semibold">Eats by</span>
+          <select
+            className="field w-full"
+            value={diner.protocol}
+            onChange={(e) => save({ protocol: e.target.value })}
+          >
+            {gone && <option value={diner.protocol}>a protocol that is gone</option>}
+            {protocols.map((p) => (
+              <option key={p.id} value={p.id}>
+                {p.name}
+              </option>
+            ))}
+          </select>
+        </label>
+        <label className="min-w-[130px]">
+          <span className="block text-[13px] font-semibold">Appetite</span>
+          <select
+            className="field w-full"
+            value={diner.appetite}
+            onChange={(e) => save({ appetite: Number(e.target.value) })}
+          >
+            {PLATES.map(([size, name]) => (
+              <option key={size} value={size}>
+                {name}
+              </option>
+            ))}
+          </select>
+        </label>
+        <Button look="plain" onClick={remove} aria-label={`Remove ${diner.name}`}>
+          Remove
+        </Button>
+      </div>
+      <label className="mt-2 block">
+        <span className="block text-[13px] font-semibold">Would rather not eat, between commas</span>
+        <input
+          className="field w-full"
+          defaultValue={diner.dislikes.join(', ')}
+          placeholder="mushrooms, coriander"
+          onBlur={(e) =>
+            save({
+              dislikes: e.target.value
+                .split(',')
+                .map((d) => d.trim())
+                .filter(Boolean),
+            })
+          }
+        />
+      </label>
+      <fieldset className="mt-2">
+        <legend className="text-[13px] font-semibold">Must not eat</legend>
+        <div className="flex flex-wrap gap-x-4 gap-y-1">
+          {ALLERGENS.map((a) => (
+            <label key={a} className="flex min-h-7 items-center gap-1.5">
+              <input
+                type="checkbox"
+                className="size-4 accent-[var(--rim)]"
+                checked={diner.allergens.includes(a)}
+                onChange={(e) =>
+                  save({
+                    allergens: e.target.checked
+                      ? [...diner.allergens, a]
+                      : diner.allergens.filter((x) => x !== a),
+                  })
+                }
+              />
+              {a}
+            </label>
+          ))}
+        </div>
+      </fieldset>
+      <label className="mt-2 flex min-h-7 items-start gap-1.5">
+        <input
+          type="checkbox"
+          className="mt-0.5 size-4 flex-none accent-[var(--rim)]"
+          checked={diner.medical}
+          onChange={(e) => save({ medical: e.target.checked })}
+        />
+        <span>
+          Medical care is in play (blood pressure, kidney, diabetes, warfarin, pregnancy, a child): say the
+          cautions that concern it first
+        </span>
+      </label>
+    </li>
+  );
+}
