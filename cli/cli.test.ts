@@ -26,6 +26,84 @@ const over = file('over.md', '# Oily pot\n\nServes 4\n\n- 3 tbsp olive oil\n- 1 
 const odd = file('odd.txt', 'Odd pot\nServes 4\n\n1 kg potatoes\n2 cups gronk\n');
 const binary = file('picture.bin', Buffer.from([0x89, 0x50, 0, 0, 1, 2, 3]));
 
+describe('recipes, rules and kitchens of the cook’s own', () => {
+  const sauce = file('sauce.txt', 'Lock House tomato sauce\nServes 4\n\n800 g tomatoes\n1 tsp salt\n');
+  const bake = file('bake.txt', 'Bake\nServes 4\n\n1 kg potatoes\n1 batch Lock House tomato sauce\n');
+  test('files named together may be ingredients of each other', () => {
+    const r = dulvet(['audit', bake, sauce, '--json']);
+    const audit = AuditSchema.parse(JSON.parse(r.stdout));
+    expect(audit.recipes[0]?.lines[1]?.food?.name).toBe('Lock House tomato sauce');
+    expect(audit.recipes[0]?.total.sodiumMg?.best).toBeGreaterThan(2000);
+    expect(audit.recipes[0]?.unresolved).toEqual([]);
+  });
+  test('a protocol from a file; one that cannot hold is refused with the reason', () => {
+    const source = {
+      id: 'own-salty',
+      name: 'Salty',
+      says: '',
+      switches: {},
+      limits: [
+        {
+          id: 'sodium',
+          label: 'Sodium',
+          of: 'sodiumMg',
+          per: 'serving',
+          unit: 'mg',
+          limit: 5,
+          source: 'made up',
+        },
+      ],
+    };
+    const good = file('salty.json', JSON.stringify({ schema: 'dulvet.protocol/1', protocol: source }));
+    const r = dulvet(['audit', within, '--protocol', good]);
+    expect(r.stdout).toContain('Salty');
+    expect(r.status).toBe(1);
+    const bad = file(
+      'bad.json',
+      JSON.stringify({
+        schema: 'dulvet.protocol/1',
+        protocol: { ...source, limits: [{ ...source.limits[0], aim: 9 }] },
+      }),
+    );
+    const refused = dulvet(['audit', within, '--protocol', bad]);
+    expect(refused.status).toBe(2);
+    expect(refused.stderr).toMatch(/bad\.json: .*aim lies above/);
+  });
+  test('packets of a saved kitchen are used by name', () => {
+    const kitchen = file(
+      'kitchen.json',
+      JSON.stringify({
+        schema: 'dulvet.archive/1',
+        recipes: [],
+        diners: [],
+        packets: [
+          {
+            id: 'own-dip',
+            name: 'Quayside dip',
+            names: [],
+            like: null,
+            updatedAt: 1,
+            label:
+              'per 100 g\nEnergy 200 kcal\nFat 10 g\nSalt 1 g\n\nIngredients: Chickpeas, olive oil, salt.',
+          },
+        ],
+        settings: { measures: { cup: 'us', tablespoon: 'us' }, theme: 'day' },
+      }),
+    );
+    const plate = file('plate.txt', 'Plate\nServes 2\n\n100 g quayside dip\n1 kg carrots\n');
+    const r = dulvet(['audit', plate, '--larder', kitchen, '--json']);
+    const audit = AuditSchema.parse(JSON.parse(r.stdout));
+    expect(audit.recipes[0]?.lines[0]?.food?.id).toBe('own-dip');
+    expect(audit.recipes[0]?.limits.find((l) => l.id === 'no-added-oil')?.verdict).toBe('over');
+    expect(dulvet(['audit', plate, '--larder', plate]).status).toBe(2);
+  });
+  test('a weighed pot and plate', () => {
+    const r = dulvet(['audit', within, '--pot', '1000', '--plate', '200', '--json']);
+    expect(AuditSchema.parse(JSON.parse(r.stdout)).recipes[0]?.servings.best).toBe(5);
+    expect(dulvet(['audit', within, '--pot', '0']).status).toBe(2);
+  });
+});
+
 describe('dulvet audit', () => {
   test('0 where every recipe is within, with a table a cook can read', () => {
     const r = dulvet(['audit', within]);

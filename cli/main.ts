@@ -2,19 +2,20 @@ import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { z } from 'zod';
 import { AuditSchema, type RecipeAudit } from '../src/core/audit/schema';
-import { auditText } from '../src/core/audit/text';
-import { larderOf, type Larder } from '../src/core/food/larder';
+import { auditText, withRecipes } from '../src/core/audit/text';
+import { larderOf, TABLE_LARDER, type Larder } from '../src/core/food/larder';
 import { foodRows } from '../src/core/food/list';
-import { PROTOCOLS, protocolById, ROLES, type RoleId } from '../src/core/protocol';
+import { PROTOCOLS, protocolById, ROLES, settled, type Protocol, type RoleId } from '../src/core/protocol';
 import { recipeText } from '../src/core/format/text';
 import { foodsOf } from '../src/core/label/packet';
 import { readLabel } from '../src/core/label/read';
 import { LabelSchema } from '../src/core/label/schema';
 import { readArchive } from '../src/data/archive';
+import { readProtocol } from '../src/data/protocols';
 import { auditTable, labelTable } from './table';
 
 const USAGE = `usage:
-  dulvet audit FILE… [--protocol ID] [--servings N] [--role ${ROLES.join('|')}] [--pot GRAMS] [--plate GRAMS]
+  dulvet audit FILE… [--protocol ID|FILE.json] [--servings N] [--role ${ROLES.join('|')}] [--pot GRAMS] [--plate GRAMS]
                [--cup us|metric] [--larder KITCHEN] [--json]
   dulvet label FILE [--protocol ID] [--json]
   dulvet protocols | foods QUERY | schema
@@ -26,6 +27,23 @@ function complain(message: string): 2 {
 }
 
 const UNIT_MESSAGES = { servings: 'a number of servings is above 0 and at most 1000' };
+
+/** A shipped protocol by its id, one of the cook's own from its file, or what is wrong. */
+function protocolOf(name: string): Protocol | string {
+  const shipped = protocolById(name);
+  if (shipped) return shipped;
+  if (!name.endsWith('.json'))
+    return `there is no protocol "${name}"; there are ${PROTOCOLS.map((p) => p.id).join(', ')}, or a file saved from the Rules`;
+  let text: string;
+  try {
+    text = readFileSync(name, 'utf8');
+  } catch (error) {
+    return `${name}: cannot be read (${(error as NodeJS.ErrnoException).code ?? 'unknown error'})`;
+  }
+  const reading = readProtocol(text);
+  if (!reading.ok) return `${name}: ${reading.message}`;
+  return settled(reading.source) ?? `${name}: its rules cannot hold together`;
+}
 
 /** Packets and words of a kitchen that was saved to a file, or what is wrong with it. */
 function kitchenOf(file: string): Larder | string {
@@ -44,12 +62,8 @@ function kitchenOf(file: string): Larder | string {
 /** Audits files; 0 all within, 1 some not, 2 some could not be read. */
 function audit(files: readonly string[], flags: Record<string, string | boolean | undefined>): number {
   if (files.length === 0) return complain(`audit: no file is named\n${USAGE}`);
-  const id = typeof flags.protocol === 'string' ? flags.protocol : 'heart-strict';
-  const protocol = protocolById(id);
-  if (!protocol)
-    return complain(
-      `audit: there is no protocol "${id}"; there are ${PROTOCOLS.map((p) => p.id).join(', ')}`,
-    );
+  const protocol = protocolOf(typeof flags.protocol === 'string' ? flags.protocol : 'heart-strict');
+  if (typeof protocol === 'string') return complain(`audit: ${protocol}`);
   const servings = flags.servings === undefined ? undefined : Number(flags.servings);
   if (servings !== undefined && !(servings > 0 && servings <= 1000))
     return complain(`audit: --servings ${String(flags.servings)}: ${UNIT_MESSAGES.servings}`);
@@ -65,33 +79,31 @@ function audit(files: readonly string[], flags: Record<string, string | boolean 
       return complain('audit: --pot and --plate are grams above 0');
   const kitchen = typeof flags.larder === 'string' ? kitchenOf(flags.larder) : undefined;
   if (typeof kitchen === 'string') return complain(kitchen);
-  const recipes: RecipeAudit[] = [];
+  const texts: { file: string; text: string }[] = [];
   let unread = 0;
   for (const file of files) {
-    let text: string;
     try {
-      text = readFileSync(file === '-' ? 0 : file, 'utf8');
+      texts.push({ file, text: readFileSync(file === '-' ? 0 : file, 'utf8') });
     } catch (error) {
       complain(`${file}: cannot be read (${(error as NodeJS.ErrnoException).code ?? 'unknown error'})`);
       unread += 1;
-      continue;
     }
-    const result = auditText(text, protocol, {
-      source: file,
-      servings,
-      role,
-      measures: { cup, tablespoon: 'us' },
-      potG,
-      plateG,
-      larder: kitchen,
-    });
+  }
+  const options = { servings, role, measures: { cup, tablespoon: 'us' } as const, potG, plateG };
+  // recipes named together may be ingredients of each other
+  const shelf = withRecipes(
+    texts.map((t) => t.text),
+    kitchen ?? TABLE_LARDER,
+    options.measures,
+  );
+  const recipes: RecipeAudit[] = [];
+  texts.forEach(({ file, text }, i) => {
+    const result = auditText(text, protocol, { ...options, source: file, larder: shelf, id: String(i) });
     if (!result.ok) {
       complain(`${file}, line 1: ${result.message}`);
       unread += 1;
-      continue;
-    }
-    recipes.push(...result.audit.recipes);
-  }
+    } else recipes.push(...result.audit.recipes);
+  });
   const all = { schema: 'dulvet.audit/1' as const, protocol: protocol.id, recipes };
   if (flags.json) process.stdout.write(`${JSON.stringify(AuditSchema.parse(all), null, 2)}\n`);
   else for (const recipe of recipes) process.stdout.write(`${auditTable(recipe, protocol)}\n`);
@@ -103,9 +115,8 @@ function audit(files: readonly string[], flags: Record<string, string | boolean 
 function label(files: readonly string[], flags: Record<string, string | boolean | undefined>): number {
   const [file] = files;
   if (!file || files.length > 1) return complain(`label: name one file\n${USAGE}`);
-  const chosen = typeof flags.protocol === 'string' ? protocolById(flags.protocol) : undefined;
-  if (flags.protocol !== undefined && !chosen)
-    return complain(`label: there is no protocol "${String(flags.protocol)}"`);
+  const chosen = typeof flags.protocol === 'string' ? protocolOf(flags.protocol) : undefined;
+  if (typeof chosen === 'string') return complain(`label: ${chosen}`);
   let text: string;
   try {
     text = readFileSync(file === '-' ? 0 : file, 'utf8');

@@ -20,9 +20,20 @@ const limitRow = (l: AuditLimit): string => {
   const bound =
     l.limit === 0
       ? 'none allowed'
-      : `of ${showRange({ low: l.limit, best: l.limit, high: l.limit })} ${l.unit}`;
+      : `${l.bound === 'least' ? 'at least' : 'of'} ${showRange({ low: l.limit, best: l.limit, high: l.limit })} ${l.unit}`;
   return `  ${l.label.padEnd(40)} ${value.padStart(14)}  ${bound.padEnd(24)} ${MARK[l.verdict]}`;
 };
+
+/** How much more the dish takes, and of which line less is enough. */
+function roomRows(audit: RecipeAudit): string[] {
+  const room = (audit.headroom ?? []).flatMap((r) =>
+    r.grams !== null && r.grams > 0 && r.measure ? [`${r.measure} ${r.food.name.toLowerCase()}`] : [],
+  );
+  return [
+    ...(room.length > 0 ? [`  room in the pot for one of: ${room.join(', ')}`] : []),
+    ...(audit.less ?? []).map((l) => `  enough by itself: ${Math.floor(l.keep * 100)} % of “${l.text}”`),
+  ];
+}
 
 /** An audit as a table for a terminal. */
 export function auditTable(audit: RecipeAudit, protocol: Protocol): string {
@@ -47,6 +58,10 @@ export function auditTable(audit: RecipeAudit, protocol: Protocol): string {
     `  verdict: ${MARK[audit.verdict]}`,
     ...(audit.deciding.length ? [`  would settle it: ${audit.deciding.join('; ')}`] : []),
     ...(audit.unresolved.length ? [`  not understood: ${audit.unresolved.join('; ')}`] : []),
+    ...audit.variants.map((v) => `  ${v.id} ${v.lines.map((l) => `“${l}”`).join(', ')}: ${MARK[v.verdict]}`),
+    ...roomRows(audit),
+    ...audit.cautions.filter((c) => !c.medical).map((c) => `  mind: ${c.says} (${c.source})`),
+    ...(audit.notAdapted ? [`  left alone: ${audit.notAdapted}`] : []),
     ...audit.problems.map((p) => `  note: ${p}`),
     '',
   ].join('\n');

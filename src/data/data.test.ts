@@ -24,6 +24,8 @@ import {
   restoreMeaning,
   savePacket,
 } from './larder';
+import { PROTOCOLS, type ProtocolSource } from '@/core/protocol';
+import { copyOf, listProtocols, protocolFile, readProtocol, removeProtocol, saveProtocol } from './protocols';
 import { DEFAULT_SETTINGS, readSettings, setSetting } from './settings';
 
 let name = 0;
@@ -53,7 +55,7 @@ describe('recipes', () => {
 });
 
 describe('migrations', () => {
-  test('version 1 becomes today's: nothing is lost, nothing is thrown away', async () => {
+  test('version 1 becomes the present one: nothing is lost, nothing is thrown away', async () => {
     const old = new Dexie('migrating');
     old.version(1).stores({ recipes: 'id, updatedAt', diners: 'id, order', settings: 'key' });
     await old.open();
@@ -76,7 +78,6 @@ describe('settings and diners', () => {
   test('defaults hold until something is set', async () => {
     const db = fresh();
     expect(await readSettings(db)).toEqual(DEFAULT_SETTINGS);
-    await remember(db, 'stock', 'own-plain-stock', 9);
     await setSetting(db, 'measures', { cup: 'metric', tablespoon: 'us' });
     expect((await readSettings(db)).measures.cup).toBe('metric');
   });
@@ -132,6 +133,37 @@ describe('the larder', () => {
   });
 });
 
+describe('protocols of the cook’s own', () => {
+  const source = PROTOCOLS[0]?.source as ProtocolSource;
+  test('copied, kept, gone', async () => {
+    const db = fresh();
+    const copy = copyOf(source);
+    expect(copy).toMatchObject({ based: 'heart-strict', name: 'Heart-strict, mine' });
+    await saveProtocol(db, copy, 1);
+    expect((await listProtocols(db)).map((p) => p.source)).toEqual([copy]);
+    await removeProtocol(db, copy.id);
+    expect(await listProtocols(db)).toEqual([]);
+  });
+  test('a file goes out and comes back the same', () => {
+    const copy = copyOf(source);
+    expect(readProtocol(protocolFile(copy))).toEqual({ ok: true, source: copy });
+  });
+  test.each<[string, string, RegExp]>([
+    ['no JSON', '{', /not a JSON/],
+    ['another file', '{"schema":"x"}', /schema/],
+    [
+      'an aim above its limit',
+      protocolFile({ ...source, limits: source.limits.map((l) => ({ ...l, aim: l.limit + 1 })) }),
+      /aim lies above/,
+    ],
+    ['a switch that is not there', protocolFile({ ...source, switches: { moon: 'full' } }), /no switch/],
+  ])('refuses %s with the reason', (_, text, why) => {
+    const reading = readProtocol(text);
+    expect(reading.ok).toBe(false);
+    if (!reading.ok) expect(reading.message).toMatch(why);
+  });
+});
+
 describe('everything in one file', () => {
   test('goes out and comes back the same', async () => {
     const db = fresh();
@@ -144,6 +176,8 @@ describe('everything in one file', () => {
         corrections: { '1 cup chickpeas': { foodId: 'chickpeas-cooked', grams: 170 } },
       }),
     );
+    await remember(db, 'stock', 'own-plain-stock', 9);
+    await saveProtocol(db, copyOf(PROTOCOLS[0]?.source as ProtocolSource), 9);
     await setSetting(db, 'measures', { cup: 'metric', tablespoon: 'australian' });
     const out = await exportArchive(db);
     const reading = readArchive(JSON.stringify(out));

@@ -4,6 +4,7 @@ import type { Protocol, RoleId } from '@/core/protocol';
 import { parseRecipe } from '@/core/recipe/parse';
 import { readRecipe } from '@/core/read/read';
 import type { Corrections } from '@/core/read/types';
+import { recipeShelf } from '@/core/read/recipes';
 import { recipeText } from '@/core/format/text';
 import { auditRecipe } from './audit';
 import type { Audit } from './schema';
@@ -18,11 +19,38 @@ export interface TextAuditOptions {
   readonly measures?: MeasureSettings;
   readonly corrections?: Corrections;
   readonly larder?: Larder | undefined;
+  /** The text's id among the larder's recipes; of several recipes in one text, that of the first. */
+  readonly id?: string | undefined;
 }
 
 export type TextAudit =
   | { readonly ok: true; readonly audit: Audit }
   | { readonly ok: false; readonly code: string; readonly message: string };
+
+/**
+ * A larder in which recipes may be ingredients of each other.
+ *
+ * @param texts the recipes' texts; each is known by its position
+ */
+export function withRecipes(texts: readonly string[], table: Larder, measures: MeasureSettings): Larder {
+  if (texts.length < 2) return table;
+  let larder: Larder = table;
+  const recipes = texts.flatMap((text, i) => {
+    const plain = recipeText(text);
+    const source = plain.ok ? plain.recipes[0] : undefined;
+    if (source === undefined) return [];
+    const recipe = parseRecipe(source);
+    return [
+      {
+        id: String(i),
+        title: recipe.title,
+        read: () => readRecipe(recipe, { measures, corrections: {}, larder, id: String(i) }),
+      },
+    ];
+  });
+  larder = { ...table, recipes: recipeShelf(recipes) };
+  return larder;
+}
 
 /** From a file's text to its audit: the whole way, for the command line and the route handler. */
 export function auditText(text: string, protocol: Protocol, options: TextAuditOptions = {}): TextAudit {
@@ -35,6 +63,7 @@ export function auditText(text: string, protocol: Protocol, options: TextAuditOp
     potG: options.potG,
     plateG: options.plateG,
     larder: options.larder,
+    id: options.id,
   };
   const recipes = plain.recipes.map((source) => {
     const read = readRecipe(parseRecipe(source), settings);

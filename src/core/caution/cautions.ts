@@ -67,7 +67,6 @@ export function cautionsOf(read: ReadRecipe, role: string): Caution[] {
   const whole = read.recipe.source;
   return compiled
     .filter(({ row, steps, also, title, not }) => {
-      if (row.always) return true;
       if (not?.test(whole) || (also && !also.test(whole))) return false;
       const conditions: boolean[] = [];
       // a figure over some foods already says which foods

@@ -28,7 +28,6 @@ export const CautionRow = z
     figure: Figure.optional(),
     /** True where all conditions must hold, not any. */
     all: z.boolean().default(false),
-    always: z.boolean().default(false),
     prominent: z.boolean().default(false),
     medical: z.boolean().default(false),
     says: z.string(),

@@ -20,6 +20,8 @@ export type RecipeHit =
 /** The cook's recipes as ingredients, by title. */
 export interface RecipeShelf {
   readonly find: (phrase: string, notes: string) => RecipeHit | null;
+  /** True where a recipe has this name: what was read of it before may no longer hold. */
+  readonly has: (phrase: string) => boolean;
   /** Reads something while a recipe counts as being read, so that it cannot be an ingredient of itself. */
   readonly within: <T>(id: string, read: () => T) => T;
 }

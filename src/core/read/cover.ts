@@ -11,6 +11,8 @@ export interface Cover {
   readonly kinds: ReadonlySet<string>;
   readonly lines: readonly ReadonlySet<string>[];
   readonly headings: readonly ReadonlySet<string>[];
+  /** Last words of the sections' names: "the cream" is the cashew cream that is made here. */
+  readonly parts: ReadonlySet<string>;
 }
 
 /** What lines, their sections and the title account for. */
@@ -32,6 +34,11 @@ export function coverOf(lines: readonly ReadLine[], title: string): Cover {
     kinds,
     lines: lines.map((l) => tokenSet(l.line.text)),
     headings: [...headings].map(tokenSet),
+    parts: new Set(
+      lines.flatMap((l) =>
+        l.line.section ? (tokens(l.line.section.replace(/\(.*|:.*$/g, '')).at(-1) ?? []) : [],
+      ),
+    ),
   };
 }
 
@@ -78,6 +85,7 @@ export function covered(food: Food, words: readonly string[], cover: Cover): boo
   const last = words.at(-1) ?? '';
   if (words.length === 1) {
     if (GENERIC.has(last) && cover.kinds.has(food.kind)) return true;
+    if (cover.parts.has(last) && food.kind !== 'oil' && food.kind !== 'salt') return true;
     return cover.lines.some((l) => l.has(last)) && food.kind !== 'oil';
   }
   const holds = (set: ReadonlySet<string>) => words.every((w) => set.has(w));

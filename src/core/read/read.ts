@@ -24,7 +24,10 @@ function remembered(line: Recipe['lines'][number], settings: ReadSettings, servi
   let lines = cache.get(setting);
   if (!lines) cache.set(setting, (lines = new Map()));
   const known = lines.get(line.text);
-  if (known) return known.line === line ? known : { ...known, line };
+  const shelf = settings.larder?.recipes;
+  // a recipe may have come onto the shelf since the line was read
+  if (known && !(shelf && known.foods.some((f) => shelf.has(f.text))))
+    return known.line === line ? known : { ...known, line };
   const read = readLine(line, settings, servings);
   // what a recipe brings depends on which ones are being read
   if (read.foods.some((f) => f.cycle || f.food?.id.startsWith('recipe-'))) return read;

@@ -138,6 +138,7 @@ export function recipeShelf(recipes: readonly ShelfRecipe[]): RecipeShelf {
   const open: ShelfRecipe[] = [];
   const byId = new Map(recipes.map((r) => [r.id, r]));
   return {
+    has: (phrase) => byKey.has(keyOf(phrase)),
     within(id, read) {
       const recipe = byId.get(id);
       if (!recipe || open.includes(recipe)) return read();

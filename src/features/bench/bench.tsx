@@ -2,8 +2,8 @@
 import { useRouter, useSearchParams } from 'next/navigation';
 import { Suspense, useEffect, useMemo, useState } from 'react';
 import { toast } from 'sonner';
-import { correctionKey, readRecipe } from '@/core/read/read';
-import { parseRecipe } from '@/core/recipe/parse';
+import { correctionKey } from '@/core/read/read';
+import type { Limit } from '@/core/protocol';
 import { type SwapPreview } from '@/core/swap/rank';
 import { database } from '@/data/db';
 import { sampleText, seedDemo } from '@/data/demo';
@@ -22,6 +22,7 @@ import { NewRecipe } from './new-recipe';
 import { BenchActions } from './bench-actions';
 import { DishPanel } from './dish-panel';
 import { EmptyBench } from './empty-bench';
+import { LimitPanel } from './limit-panel';
 import { LinePanel } from './panel';
 import { Rail } from './rail';
 import { Diners, Top } from './top';
@@ -29,6 +30,8 @@ import { useDocument } from './use-document';
 import { useLineEdit } from './use-line-edit';
 import { useMeaning } from './use-meaning';
 import { usePaste } from './use-paste';
+import { useOneChange } from './use-one-change';
+import { useRead } from './use-read';
 import { useSwaps } from './use-swaps';
 import { judgeTable, useDiners } from './use-table';
 
@@ -69,7 +72,7 @@ function OpenRecipe({ id }: { id: string | null }) {
   const router = useRouter();
   const settings = useSettings();
   const diners = useDiners();
-  const { larder, meanings } = useLarder();
+  const { meanings } = useLarder();
   const { byId } = useProtocols();
   const { doc, status, canUndo, canRedo, change, undo, redo, settle } = useDocument(id);
   const [selected, setSelected] = useState<number | null>(null);
@@ -78,6 +81,7 @@ function OpenRecipe({ id }: { id: string | null }) {
   const [chosen, setChosen] = useState(0);
   const [correcting, setCorrecting] = useState(false);
   const [why, setWhy] = useState(false);
+  const [whyLimit, setWhyLimit] = useState<string | null>(null);
   const [wholeText, setWholeText] = useState(false);
   const [dialog, setDialog] = useState<'new' | 'table' | null>(null);
 
@@ -87,21 +91,7 @@ function OpenRecipe({ id }: { id: string | null }) {
     if (first) router.push(`/?recipe=${first}`);
   };
 
-  const readSettings = useMemo(
-    () => ({
-      measures: settings.measures,
-      corrections: doc?.corrections ?? {},
-      larder,
-      servings: doc?.servings ?? undefined,
-      potG: doc?.potG ?? undefined,
-      plateG: doc?.plateG ?? undefined,
-    }),
-    [settings.measures, doc?.corrections, doc?.servings, doc?.potG, doc?.plateG, larder],
-  );
-  const read = useMemo(
-    () => (doc ? readRecipe(parseRecipe(doc.text), readSettings) : null),
-    [doc, readSettings],
-  );
+  const { read, settings: readSettings, larder } = useRead(doc);
   const table = useMemo(
     () => (read && doc ? judgeTable(diners, read, doc.role, byId) : []),
     [diners, read, doc, byId],
@@ -111,15 +101,17 @@ function OpenRecipe({ id }: { id: string | null }) {
 
   const question = useMemo(
     () =>
-      read && current && selected !== null && lineEdit.edit === null
+      read && current && selected !== null && lineEdit.edit === null && !current.audit.notAdapted
         ? { read, diner: current, line: selected, settings: readSettings, avoid }
         : null,
     [read, current, selected, lineEdit.edit, readSettings, avoid],
   );
   const ranked = useSwaps(question);
+  const changes = useOneChange(doc, table);
 
   const select = (index: number | null) => {
     setSelected(index);
+    setWhyLimit(null);
     setChosen(0);
     setCorrecting(false);
     settle();
@@ -201,6 +193,7 @@ function OpenRecipe({ id }: { id: string | null }) {
   const rows = ledgerOf(audit);
   const lit = hovered ?? selected;
   const line = chosenLine;
+  const asked = current.protocol.limits.findIndex((l) => l.id === whyLimit);
   const correction = corrected;
 
   return (
@@ -228,6 +221,10 @@ function OpenRecipe({ id }: { id: string | null }) {
           names={audit.lines.map((l) => l.text)}
           onHover={setHovered}
           onSelect={select}
+          onWhy={(limit) => {
+            select(null);
+            setWhyLimit(limit);
+          }}
         />
         {wholeText ? (
           <section aria-label="Whole text" className="sheet mt-3 p-2">
@@ -300,10 +297,22 @@ function OpenRecipe({ id }: { id: string | null }) {
             onEdit={() => beginEdit(selected)}
             onClose={() => select(null)}
           />
+        ) : asked >= 0 ? (
+          <LimitPanel
+            audit={audit}
+            limit={current.protocol.limits[asked] as Limit}
+            index={asked}
+            read={read}
+            onSelect={select}
+            onClose={() => setWhyLimit(null)}
+          />
         ) : (
           <DishPanel
             audit={audit}
             protocol={current.protocol}
+            table={table}
+            changes={changes}
+            plate={current.appetite}
             read={read}
             weighed={{ potG: doc.potG, plateG: doc.plateG }}
             onWeighed={change}

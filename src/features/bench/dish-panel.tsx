@@ -3,6 +3,11 @@ import { showRange } from '@/core/format/figures';
 import type { Protocol } from '@/core/protocol';
 import type { ReadRecipe } from '@/core/read/types';
 import { Glyph } from '@/ui/glyph';
+import type { OneChange } from '@/core/swap/one-change';
+import { Cautions } from './cautions';
+import { Room } from './room';
+import type { TableDiner } from './use-table';
+import { Who } from './who';
 import { Weighing, type Weighed } from './weighing';
 
 /** The dish as a whole, while no line is chosen. */
@@ -10,12 +15,18 @@ export function DishPanel({
   audit,
   protocol,
   read,
+  table,
+  changes,
+  plate,
   weighed,
   onWeighed,
   onSelect,
 }: {
   audit: RecipeAudit;
   protocol: Protocol;
+  table: readonly TableDiner[];
+  changes: Readonly<Record<string, OneChange | null>>;
+  plate: number;
   read: ReadRecipe;
   weighed: Weighed;
   onWeighed: (weighed: Weighed) => void;
@@ -82,6 +93,8 @@ export function DishPanel({
           </ul>
         </section>
       )}
+      <Cautions audit={audit} medical={table.some((d) => d.medical)} />
+      {table.length > 1 && <Who table={table} changes={changes} onSelect={onSelect} />}
       {audit.deciding.length > 0 && (
         <section className="mt-3">
           <h3 className="font-semibold">Measuring this would settle it</h3>
@@ -107,6 +120,23 @@ export function DishPanel({
           </ul>
         </section>
       )}
+      {audit.variants.length > 0 && (
+        <section className="mt-3">
+          <h3 className="font-semibold">With and without</h3>
+          <p className="text-mute">{audit.variants[0]?.lines.join('; ')}</p>
+          <ul>
+            {audit.variants.map((v) => (
+              <li key={v.id} className="flex items-baseline gap-2">
+                <span className="translate-y-[2px]">
+                  <Glyph mark={v.verdict} size={12} />
+                </span>
+                {v.id}
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+      <Room read={read} protocol={protocol} role={audit.role} plate={plate} onSelect={onSelect} />
       <section className="mt-3 border-t border-hair pt-3">
         <h3 className="font-semibold">A plate</h3>
         <dl className="num mt-1 grid grid-cols-[1fr_auto] gap-x-4">

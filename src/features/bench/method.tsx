@@ -8,7 +8,17 @@ export function Method({ audit }: { audit: Pick<RecipeAudit, 'steps'> }) {
       <h2 className="text-[16px] font-semibold">Method</h2>
       <ol className="mt-1 list-decimal space-y-1.5 pl-5">
         {audit.steps.map((step, i) => (
-          <li key={i}>{marked(step.text, step.findings)}</li>
+          <li key={i}>
+            {marked(step.text, step.findings)}
+            {step.findings
+              .filter((f) => f.rule.startsWith('technique-'))
+              .map((f) => (
+                <p key={f.rule} className="text-[13px] text-mute">
+                  {f.span && <b className="font-semibold">{step.text.slice(f.span[0], f.span[1])}</b>}{' '}
+                  {f.message}
+                </p>
+              ))}
+          </li>
         ))}
       </ol>
     </section>

@@ -1,7 +1,7 @@
 import type { AuditLimit, AuditLine, RecipeAudit, Verdict } from '@/core/audit/schema';
 import { AT } from '@/core/food/nutrients';
 import { showNumber, showRange } from '@/core/format/figures';
-import type { Limit, Protocol } from '@/core/protocol';
+import { PROTOCOLS, type Limit, type Protocol } from '@/core/protocol';
 import { partOfLimit } from '@/core/protocol/part';
 import { partOf } from '@/core/range/bounds';
 import { over, type Range } from '@/core/range/range';
@@ -92,7 +92,7 @@ export function gaugesOf(
         : known
           ? `${showRange(known)} ${unit} and more`
           : 'not known',
-      bound: `of ${showNumber(limit.limit)}`,
+      bound: `${limit.bound === 'least' ? 'at least' : 'of'} ${showNumber(limit.limit)}`,
       times: best !== null && best > SCALE_END ? `${showNumber(best)}×` : null,
     });
   });
@@ -197,7 +197,9 @@ export const VERDICT_WORDS: Record<Verdict, string> = {
 export const servingsWords = (r: Range): string =>
   r.low === r.high ? showNumber(r.best) : `${showNumber(r.low)}–${showNumber(r.high)}`;
 
-const LONG_LABEL = 'Nuts, seeds, avocado, olives, coconut';
-
 /** A limit's name where there is little room. */
-export const shortLabel = (label: string): string => (label === LONG_LABEL ? 'Nuts and kin' : label);
+export const shortLabel = (label: string): string => SHORT.get(label) ?? label;
+
+const SHORT = new Map(
+  PROTOCOLS.flatMap((p) => p.limits).flatMap((l) => (l.short ? [[l.label, l.short] as const] : [])),
+);

@@ -190,9 +190,10 @@ export function LinePanel({
         <Swaps previews={previews} before={audit} chosen={chosen} onChoose={onChoose} onApply={onApply} />
       ) : (
         <p className="mt-3 text-mute">
-          {line.food
-            ? 'Nothing needs to stand in for this.'
-            : 'Once it is understood, swaps for it show here.'}
+          {audit.notAdapted ??
+            (line.food
+              ? 'Nothing needs to stand in for this.'
+              : 'Once it is understood, swaps for it show here.')}
         </p>
       )}
     </>

@@ -1,5 +1,6 @@
 import { Glyph } from '@/ui/glyph';
-import { SCALE_END, RULE_AT, shortLabel, VERDICT_WORDS, type Ban, type Gauge } from './model';
+import { verdictWords } from '../rules/model';
+import { SCALE_END, RULE_AT, shortLabel, type Ban, type Gauge } from './model';
 
 type Colours = readonly [string, string, string];
 const FILLS: Record<string, Colours> = {
@@ -18,6 +19,7 @@ interface RailProps {
   names: readonly string[];
   onHover: (line: number | null) => void;
   onSelect: (line: number) => void;
+  onWhy: (limit: string) => void;
 }
 
 function Bar({
@@ -26,7 +28,7 @@ function Bar({
   names,
   onHover,
   onSelect,
-}: { gauge: Gauge } & Omit<RailProps, 'gauges' | 'bans'>) {
+}: { gauge: Gauge } & Omit<RailProps, 'gauges' | 'bans' | 'onWhy'>) {
   const [fill, soft, hatch] = coloursOf(gauge);
   const torn = gauge.times !== null;
   const last = gauge.segments.at(-1);
@@ -94,7 +96,7 @@ function Bar({
 }
 
 /** Every limit on one scale: one rule crosses all gauges; what is banned outright stands below them. */
-export function Rail({ gauges, bans, ...rest }: RailProps) {
+export function Rail({ gauges, bans, onWhy, ...rest }: RailProps) {
   return (
     <section aria-label="Limits" className="sheet relative px-3 pb-2 pt-3 sm:px-3.5">
       <div
@@ -124,9 +126,14 @@ export function Rail({ gauges, bans, ...rest }: RailProps) {
             key={gauge.limit.id}
             className="grid grid-cols-[1fr_auto] items-center gap-x-3 py-1 sm:h-7 sm:grid-cols-[118px_1fr_190px] sm:py-0"
           >
-            <span className="truncate font-semibold" title={`${gauge.limit.label}: ${gauge.limit.source}`}>
+            <button
+              type="button"
+              onClick={() => onWhy(gauge.limit.id)}
+              title={`${gauge.limit.label}: why this number`}
+              className="truncate rounded text-left font-semibold hover:underline"
+            >
               {shortLabel(gauge.limit.label)}
-            </span>
+            </button>
             <div className="order-3 col-span-2 sm:order-none sm:col-span-1">
               <Bar gauge={gauge} {...rest} />
             </div>
@@ -134,7 +141,7 @@ export function Rail({ gauges, bans, ...rest }: RailProps) {
               <b className="font-semibold">{gauge.value}</b>
               <span className="text-[13px] text-mute">{gauge.bound}</span>
               <Glyph mark={gauge.limit.verdict} />
-              <span className="sr-only">: {VERDICT_WORDS[gauge.limit.verdict]}</span>
+              <span className="sr-only">: {verdictWords(gauge.limit)}</span>
             </span>
           </li>
         ))}
@@ -146,8 +153,7 @@ export function Rail({ gauges, bans, ...rest }: RailProps) {
             <button
               key={limit.id}
               type="button"
-              disabled={lines.length === 0}
-              onClick={() => rest.onSelect(lines[0] ?? 0)}
+              onClick={() => (lines.length === 1 ? rest.onSelect(lines[0] ?? 0) : onWhy(limit.id))}
               title={`${limit.label}: ${limit.source}`}
               className="flex min-h-6 items-center gap-1.5 rounded disabled:cursor-default"
             >

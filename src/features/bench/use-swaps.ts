@@ -14,7 +14,9 @@ export interface SwapQuestion {
 }
 
 const answer = ({ read, diner, line, settings, avoid }: SwapQuestion) =>
-  read.lines[line] ? rankSwaps(read, line, diner.protocol, diner.audit, settings, { avoid }) : null;
+  read.lines[line]
+    ? rankSwaps(read, line, diner.protocol, diner.audit, settings, { avoid, plate: diner.appetite })
+    : null;
 
 /** Ranked swaps; they may come a moment after the keystroke, the audit may not. */
 export function useSwaps(question: SwapQuestion | null) {

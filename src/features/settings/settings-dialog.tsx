@@ -105,6 +105,20 @@ export function SettingsDialog({
         options={THEMES}
         onChange={(theme) => void setSetting(db(), 'theme', theme)}
       />
+      <section className="mb-4">
+        <label className="flex items-start gap-2">
+          <input
+            type="checkbox"
+            className="mt-0.5 size-4 flex-none accent-[var(--rim)]"
+            checked={settings.natural}
+            onChange={(e) => void setSetting(db(), 'natural', e.target.checked)}
+          />
+          <span>
+            Let foods vary as nature does, where it was measured: two standard deviations to each side, beside
+            what the words leave open
+          </span>
+        </label>
+      </section>
       <section>
         <h3 className="mb-1 font-semibold">Everything in one file</h3>
         <p className="mb-2 text-mute">

@@ -7,6 +7,7 @@ const GROUPS: readonly { name: string; keys: readonly (readonly [string, string]
       ['1', 'Bench'],
       ['2', 'Shelf'],
       ['3', 'Larder'],
+      ['4', 'Rules'],
       [',', 'Settings'],
       ['?', 'These keys'],
       ['Ctrl V', 'Paste a recipe and audit it'],

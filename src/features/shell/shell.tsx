@@ -13,6 +13,7 @@ const VIEWS = [
   { href: '/', name: 'Bench', key: '1' },
   { href: '/shelf', name: 'Shelf', key: '2' },
   { href: '/larder', name: 'Larder', key: '3' },
+  { href: '/rules', name: 'Rules', key: '4' },
 ] as const;
 
 /** The frame of every view: the rim with its places, keys that work everywhere, notices. */
@@ -25,6 +26,7 @@ export function Shell({ children }: { children: ReactNode }) {
     '1': () => router.push('/'),
     '2': () => router.push('/shelf'),
     '3': () => router.push('/larder'),
+    '4': () => router.push('/rules'),
     '?': () => setDialog('keys'),
     ',': () => setDialog('settings'),
   });
@@ -36,9 +38,12 @@ export function Shell({ children }: { children: ReactNode }) {
       >
         To the content
       </a>
-      <header className="no-print flex min-h-[46px] items-center gap-x-3 bg-rim-deep px-3 text-on-rim sm:gap-x-6 sm:px-5">
+      <header className="no-print flex min-h-[46px] flex-wrap items-center gap-x-3 bg-rim-deep px-3 text-on-rim sm:flex-nowrap sm:gap-x-6 sm:px-5">
         <span className="font-head text-[21px] font-bold tracking-tight">Dulvet</span>
-        <nav aria-label="Places" className="flex gap-0.5">
+        <nav
+          aria-label="Places"
+          className="order-last -mx-1 flex w-full gap-0.5 overflow-x-auto pb-1.5 sm:order-none sm:mx-0 sm:w-auto sm:pb-0"
+        >
           {VIEWS.map((view) => {
             const here = path === view.href;
             return (

@@ -1,0 +1,51 @@
+'use client';
+import { useEffect, useState } from 'react';
+import type { OneChange } from '@/core/swap/one-change';
+import type { StoredRecipe } from '@/data/db';
+import { library, plainRecipes } from '@/workers/library';
+import { useLibraryContext } from '../shelf/use-context';
+import type { TableDiner } from './use-table';
+
+const WAIT_MS = 500;
+
+/** True where somebody may eat the dish as it is. */
+export const mayEat = (d: TableDiner): boolean =>
+  d.unsafe.length === 0 && (d.audit.verdict === 'within' || d.audit.verdict === 'near');
+
+/**
+ * For everyone who may not eat the dish as it is: the one swap that lets them, looked for in the worker once the
+ * typing rests; null where none does, undefined while it is looked for.
+ */
+export function useOneChange(
+  doc: StoredRecipe | null,
+  table: readonly TableDiner[],
+): Readonly<Record<string, OneChange | null>> {
+  const context = useLibraryContext();
+  const [found, setFound] = useState<{ of: StoredRecipe; changes: Record<string, OneChange | null> } | null>(
+    null,
+  );
+  useEffect(() => {
+    if (!doc) return;
+    let current = true;
+    const look = async () => {
+      const changes: Record<string, OneChange | null> = {};
+      for (const d of table) {
+        if (mayEat(d) || d.audit.notAdapted) continue;
+        changes[d.id] = await library().oneChange(
+          plainRecipes([doc]),
+          doc.id,
+          { protocol: d.protocol, allergens: d.allergens, plate: d.appetite },
+          context,
+        );
+        if (!current) return;
+      }
+      setFound({ of: doc, changes });
+    };
+    const timer = setTimeout(() => void look(), WAIT_MS);
+    return () => {
+      current = false;
+      clearTimeout(timer);
+    };
+  }, [doc, table, context]);
+  return found && found.of === doc ? found.changes : {};
+}
