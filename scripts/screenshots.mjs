@@ -25,6 +25,9 @@ const choose = (p, words) =>
 try {
   const wide = await page(WIDE);
   await shot(wide, 'bench');
+  await wide.getByRole('region', { name: 'Limits' }).getByRole('button', { name: 'Sodium' }).click();
+  await shot(wide, 'bench-why');
+  await wide.keyboard.press('Escape');
   await choose(wide, '4 tbsp olive oil');
   await wide.getByRole('region', { name: 'Swaps' }).waitFor();
   await shot(wide, 'bench-swap');
@@ -51,6 +54,16 @@ try {
   await wide.keyboard.press('e');
   await wide.getByRole('region', { name: 'What is read' }).waitFor();
   await shot(wide, 'larder-packet');
+  await wide.goto(`${address}/rules`);
+  await wide.getByRole('region', { name: 'The schools side by side' }).waitFor();
+  await wide.waitForTimeout(400);
+  await shot(wide, 'rules');
+  await wide.getByRole('button', { name: 'Everyday', exact: true }).last().click();
+  await wide.getByLabel('Fat share', { exact: true }).fill('45');
+  await wide.getByText(/dishes fit/).waitFor();
+  await wide.waitForTimeout(900);
+  await wide.evaluate(() => scrollTo(0, 0));
+  await shot(wide, 'rules-own');
   const night = await page(WIDE, 'dark');
   await night.getByRole('button', { name: /Ida/ }).click();
   await shot(night, 'bench-night');

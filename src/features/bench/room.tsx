@@ -58,7 +58,7 @@ export function Room({
                   onClick={() => onSelect(line)}
                   className="min-h-6 text-left underline decoration-hair decoration-2 underline-offset-4 hover:decoration-rim"
                 >
-                  {shareWords(keep)} of “{read.lines[line]?.line.text}”
+                  {keep > 0.02 ? `${shareWords(keep)} of` : 'without'} “{read.lines[line]?.line.text}”
                 </button>
               </li>
             ))}
