@@ -12,11 +12,15 @@ import { readLabel } from '../src/core/label/read';
 import { LabelSchema } from '../src/core/label/schema';
 import { readArchive } from '../src/data/archive';
 import { readProtocol } from '../src/data/protocols';
-import { auditTable, labelTable } from './table';
+import { adaptText } from '../src/server/adapt-text';
+import { AdaptationSchema } from '../src/core/adapt/schema';
+import { US_MEASURES } from '../src/core/measure/units';
+import { adaptationTable, auditTable, labelTable } from './table';
 
 const USAGE = `usage:
   dulvet audit FILE… [--protocol ID|FILE.json] [--servings N] [--role ${ROLES.join('|')}] [--pot GRAMS] [--plate GRAMS]
                [--cup us|metric] [--larder KITCHEN] [--json]
+  dulvet adapt FILE [--protocol ID|FILE.json] [--alternatives K] [--keep LINE]… [--allergens LIST] [--servings N] [--role R] [--json]
   dulvet label FILE [--protocol ID] [--json]
   dulvet protocols | foods QUERY | schema
 FILE may be - for standard input; KITCHEN is a file saved under Settings, whose packets and words are used.`;
@@ -25,6 +29,8 @@ function complain(message: string): 2 {
   process.stderr.write(`${message}\n`);
   return 2;
 }
+
+type Flags = Record<string, string | boolean | string[] | undefined>;
 
 const UNIT_MESSAGES = { servings: 'a number of servings is above 0 and at most 1000' };
 
@@ -60,7 +66,7 @@ function kitchenOf(file: string): Larder | string {
 }
 
 /** Audits files; 0 all within, 1 some not, 2 some could not be read. */
-function audit(files: readonly string[], flags: Record<string, string | boolean | undefined>): number {
+function audit(files: readonly string[], flags: Flags): number {
   if (files.length === 0) return complain(`audit: no file is named\n${USAGE}`);
   const protocol = protocolOf(typeof flags.protocol === 'string' ? flags.protocol : 'heart-strict');
   if (typeof protocol === 'string') return complain(`audit: ${protocol}`);
@@ -112,7 +118,7 @@ function audit(files: readonly string[], flags: Record<string, string | boolean 
 }
 
 /** Reads a packet; 0 where the protocol lets it pass, 1 where not or not surely, 2 where it cannot be read. */
-function label(files: readonly string[], flags: Record<string, string | boolean | undefined>): number {
+function label(files: readonly string[], flags: Flags): number {
   const [file] = files;
   if (!file || files.length > 1) return complain(`label: name one file\n${USAGE}`);
   const chosen = typeof flags.protocol === 'string' ? protocolOf(flags.protocol) : undefined;
@@ -130,6 +136,45 @@ function label(files: readonly string[], flags: Record<string, string | boolean 
     flags.json ? `${JSON.stringify(LabelSchema.parse(read), null, 2)}\n` : labelTable(read),
   );
   return read.verdicts.every((v) => v.verdict === 'within' || v.verdict === 'near') ? 0 : 1;
+}
+
+/** Adapts a recipe; 0 with a plan after which it is within, 1 where there is none, 2 where it cannot be read. */
+async function adaptFile(files: readonly string[], flags: Flags): Promise<number> {
+  const [file] = files;
+  if (!file || files.length > 1) return complain(`adapt: name one file\n${USAGE}`);
+  const protocol = protocolOf(typeof flags.protocol === 'string' ? flags.protocol : 'heart-strict');
+  if (typeof protocol === 'string') return complain(`adapt: ${protocol}`);
+  const alternatives = flags.alternatives === undefined ? 2 : Number(flags.alternatives);
+  if (!Number.isInteger(alternatives) || alternatives < 0 || alternatives > 20)
+    return complain('adapt: --alternatives is a whole number from 0 to 20');
+  const servings = flags.servings === undefined ? undefined : Number(flags.servings);
+  if (servings !== undefined && !(servings > 0 && servings <= 1000))
+    return complain(`adapt: --servings ${String(flags.servings)}: ${UNIT_MESSAGES.servings}`);
+  const role = flags.role as RoleId | undefined;
+  if (role !== undefined && !ROLES.includes(role))
+    return complain(`adapt: --role ${role}: one of ${ROLES.join(', ')}`);
+  let text: string;
+  try {
+    text = readFileSync(file === '-' ? 0 : file, 'utf8');
+  } catch (error) {
+    return complain(`${file}: cannot be read (${(error as NodeJS.ErrnoException).code ?? 'unknown error'})`);
+  }
+  const allergens =
+    typeof flags.allergens === 'string' ? flags.allergens.split(/[,\s]+/).filter(Boolean) : [];
+  const result = await adaptText(
+    text,
+    [{ protocol, allergens }],
+    { measures: US_MEASURES, corrections: {}, servings },
+    { role, source: file, alternatives, locked: Array.isArray(flags.keep) ? flags.keep : [] },
+  );
+  if (!result.ok) return complain(`${file}, line 1: ${result.message}`);
+  const { adaptation } = result;
+  process.stdout.write(
+    flags.json
+      ? `${JSON.stringify(AdaptationSchema.parse(adaptation), null, 2)}\n`
+      : adaptationTable(adaptation, protocol),
+  );
+  return adaptation.plans.length > 0 ? 0 : 1;
 }
 
 function protocols(json: boolean): number {
@@ -158,7 +203,7 @@ function foods(query: string, json: boolean): number {
   return rows.length > 0 ? 0 : 1;
 }
 
-function main(argv: string[]): number {
+async function main(argv: string[]): Promise<number> {
   let parsed;
   try {
     parsed = parseArgs({
@@ -171,6 +216,9 @@ function main(argv: string[]): number {
         pot: { type: 'string' },
         plate: { type: 'string' },
         cup: { type: 'string' },
+        alternatives: { type: 'string' },
+        keep: { type: 'string', multiple: true },
+        allergens: { type: 'string' },
         larder: { type: 'string' },
         json: { type: 'boolean' },
         help: { type: 'boolean' },
@@ -188,6 +236,8 @@ function main(argv: string[]): number {
   switch (command) {
     case 'audit':
       return audit(rest, values);
+    case 'adapt':
+      return adaptFile(rest, values);
     case 'label':
       return label(rest, values);
     case 'protocols':
@@ -202,4 +252,6 @@ function main(argv: string[]): number {
   }
 }
 
-process.exitCode = main(process.argv.slice(2));
+void main(process.argv.slice(2)).then((code) => {
+  process.exitCode = code;
+});

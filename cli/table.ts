@@ -1,6 +1,7 @@
 import type { AuditLimit, RecipeAudit, Verdict } from '../src/core/audit/schema';
 import type { Protocol } from '../src/core/protocol';
 import { showNumber, showRange } from '../src/core/format/figures';
+import type { Adaptation, Plan } from '../src/core/adapt/schema';
 import type { Label } from '../src/core/label/schema';
 
 const MARK: Record<Verdict, string> = {
@@ -88,5 +89,33 @@ export function labelTable(label: Label): string {
     ),
     ...label.problems.map((p) => `  note: ${p}`),
   ];
+  return `${rows.join('\n')}\n`;
+}
+
+function planRows(plan: Plan, title: string): string[] {
+  return [
+    `${title}: ${plan.changes.length === 0 ? 'nothing to change' : `${plan.changes.length} ${plan.changes.length === 1 ? 'change' : 'changes'}`}, departure ${plan.departure.toFixed(2)}, ${MARK[plan.after.verdict]}`,
+    ...plan.changes.flatMap((c) => [
+      `    ${c.from}  →  ${c.to || '(left out)'}`,
+      `      ${c.name} (${c.role}): ${c.technique}`,
+      ...c.cautions.map((w) => `      mind: ${w}`),
+    ]),
+  ];
+}
+
+/** An adaptation as a table for a terminal, the best plan's text last. */
+export function adaptationTable(adaptation: Adaptation, protocol: Protocol): string {
+  const { before, plans, infeasible } = adaptation;
+  const rows = [`${before.title}: ${MARK[before.verdict]} for ${protocol.name}`];
+  plans.forEach((p, i) => rows.push(...planRows(p, i === 0 ? '  the least change' : `  another way, ${i}`)));
+  if (infeasible) {
+    rows.push(`  no plan: ${infeasible.because}`);
+    if (infeasible.closest && infeasible.closest.changes.length > 0) {
+      rows.push(...planRows(infeasible.closest, '  the closest'));
+      rows.push(...infeasible.closest.after.limits.filter((l) => l.verdict !== 'within').map(limitRow));
+    }
+  }
+  const [best] = plans;
+  if (best && best.changes.length > 0) rows.push('', best.text);
   return `${rows.join('\n')}\n`;
 }

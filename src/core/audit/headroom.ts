@@ -2,11 +2,9 @@ import raw from '@content/compiled/headroom.json';
 import { AT } from '@/core/food/nutrients';
 import { foodById, type Food } from '@/core/food/table';
 import { densityOf } from '@/core/food/weigh';
-import type { Limit, Protocol, RoleId } from '@/core/protocol';
-import { partOfLimit } from '@/core/protocol/part';
-import { partOf, type Corners } from '@/core/range/bounds';
+import type { Protocol, RoleId } from '@/core/protocol';
 import type { CompleteDish } from './dish';
-import { isAmount, limitFor } from './limits';
+import { linearOf } from './linear';
 
 /** How much more of a thing the whole dish takes until the first limit. */
 export interface Room {
@@ -25,53 +23,12 @@ export interface Less {
 }
 
 const THINGS = raw as unknown as readonly string[];
-const FACTOR: Partial<Record<Limit['per'], number>> = { energy: 100, kcal: 1, '1000kcal': 1000, '100g': 100 };
-
-/**
- * A limit as one linear sum that must not be above zero: Σ over lines of (part − λ·denominator), at each
- * line's worst corner and yield. For an amount the denominator is what the plates take together.
- */
-interface Line0 {
-  /** Worst value of each line. */
-  readonly lines: readonly number[];
-  /** What stands on the other side: for amounts, limit × servings. */
-  readonly constant: number;
-  /** The same sum for one gram more of a food. */
-  readonly perGram: (food: Food) => number;
-}
-
-function linear(limit: Limit, role: RoleId, dish: CompleteDish): Line0 {
-  const part = partOfLimit(limit);
-  const sign = limit.bound === 'most' ? 1 : -1;
-  const bound = limitFor(limit, role);
-  const amount = isAmount(limit);
-  const lambda = amount ? 0 : bound / (FACTOR[limit.per] ?? 1);
-  const by = limit.per === '100g' ? AT.weightG : AT.energyKcal;
-  const value = (v: Float64Array, scale: number) =>
-    sign * (partOf(v, part) - lambda * (v[by] as number) * scale);
-  const worstOf = (corners: Corners, low: number, high: number) =>
-    Math.max(...corners.flatMap((c) => [value(c, low), value(c, high)]));
-  const weighed = limit.per === '100g' && dish.potG !== null;
-  const yieldOf = (i: number) =>
-    limit.per === '100g' ? (weighed ? { low: 0, high: 0 } : dish.yields[i]) : null;
-  return {
-    lines: dish.lines.map((c, i) => worstOf(c, yieldOf(i)?.low ?? 1, yieldOf(i)?.high ?? 1)),
-    // the fewest plates make the most of it on each, the most plates the least
-    constant: amount
-      ? sign * bound * (sign > 0 ? dish.servings.low : dish.servings.high)
-      : weighed
-        ? sign * lambda * (dish.potG ?? 0)
-        : 0,
-    perGram: (food) => Math.max(...[food.perGram, ...(food.spread ?? [])].map((v) => value(v, 1))),
-  };
-}
-
 const sum = (values: readonly number[]) => values.reduce((s, v) => s + v, 0);
 
 /** What is left of each limit at the worst end of all ranges, and what a gram of a food takes of it. */
 function spaces(protocol: Protocol, role: RoleId, dish: CompleteDish) {
   return protocol.limits.map((limit) => {
-    const { lines, constant, perGram } = linear(limit, role, dish);
+    const { lines, constant, perGram } = linearOf(limit, role, dish);
     return { limit, left: constant - sum(lines), perGram };
   });
 }
@@ -111,7 +68,7 @@ export function headroom(
  * itself. Exact, for each limit is linear in the line.
  */
 export function lessOf(protocol: Protocol, role: RoleId, dish: CompleteDish): Less[] {
-  const sums = protocol.limits.map((l) => linear(l, role, dish));
+  const sums = protocol.limits.map((l) => linearOf(l, role, dish));
   return dish.lines.flatMap((_, line) => {
     let most = 1;
     let least = 0;

@@ -1,3 +1,5 @@
+import { formatQuantity } from 'format-quantity';
+import { numericQuantity } from 'numeric-quantity';
 import { foodById, type Food } from '@/core/food/table';
 import { densityOf } from '@/core/food/weigh';
 import { kitchenAmount, type Manner } from '@/core/format/amount';
@@ -70,6 +72,42 @@ function inOwnWords(line: ReadLine, text: string, food: Food, settings: ReadSett
   return read.foods.length === 1 && read.foods[0]?.food?.id === food.id && read.corners ? next : null;
 }
 
+const NUMBER =
+  /^(\s*)((?:\d+\s+)?\d+\s*\/\s*\d+|\d+\s*[½⅓⅔¼¾⅛⅜⅝⅞]|[½⅓⅔¼¾⅛⅜⅝⅞]|\d+(?:[.,]\d+)?)(?:(\s*(?:-|–|to)\s*)((?:\d+\s+)?\d+\s*\/\s*\d+|\d+\s*[½⅓⅔¼¾⅛⅜⅝⅞]|[½⅓⅔¼¾⅛⅜⅝⅞]|\d+(?:[.,]\d+)?))?(?![\d/])/;
+
+/** A number as cooks write it in this line's manner: fractions for spoons, round ones for grams. */
+function written(n: number, metric: boolean): string {
+  if (metric) {
+    const step = n >= 100 ? 5 : n >= 20 ? 1 : 0.5;
+    return String(Math.max(step, Math.round(n / step) * step));
+  }
+  const eighths = Math.max(1 / 8, Math.round(n * 8) / 8);
+  const thirds = Math.round(n * 3) / 3;
+  const near = thirds > 0 && Math.abs(thirds - n) < Math.abs(eighths - n) - 1e-9 ? thirds : eighths;
+  return String(formatQuantity(n >= 10 ? Math.round(n) : near, { vulgarFractions: true }) ?? near);
+}
+
+/** "2 heads pak choi" → "2½ heads pak choi": the amount in the line's own words; null where it has none in front. */
+function inOwnAmount(line: ReadLine, ratio: number, settings: ReadSettings): string | null {
+  const own = line.line.text;
+  const m = NUMBER.exec(own);
+  const grams = line.foods[0]?.grams;
+  if (!m?.[2] || !grams) return null;
+  const metric = mannerOf(line) === 'metric';
+  const times = (words: string) => {
+    const value = numericQuantity(words.trim());
+    return Number.isFinite(value) ? written(value * ratio, metric) : null;
+  };
+  const [first, second] = [times(m[2]), m[4] ? times(m[4]) : ''];
+  if (first === null || second === null) return null;
+  const next = `${m[1] ?? ''}${first}${m[4] ? `${m[3] ?? '-'}${second}` : ''}${own.slice(m[0].length)}`;
+  const read = readLine({ ...line.line, text: next }, settings, 4);
+  const got = read.foods[0]?.grams;
+  const sameFood = read.foods[0]?.food?.id === line.foods[0]?.food?.id;
+  // what is written must be what is meant, within what kitchens can measure
+  return got && sameFood && next !== own && Math.abs(got.best / (grams.best * ratio) - 1) < 0.2 ? next : null;
+}
+
 function newLines(line: ReadLine, swap: SwapRow, settings: ReadSettings): string[] | null {
   const old = line.foods[0]?.food;
   const grams = line.foods[0]?.grams;
@@ -78,6 +116,11 @@ function newLines(line: ReadLine, swap: SwapRow, settings: ReadSettings): string
   const out: string[] = [];
   for (const to of swap.to) {
     const same = to.food === 'same';
+    const scaled = same && swap.to.length === 1 ? inOwnAmount(line, to.ratio, settings) : null;
+    if (scaled) {
+      out.push(scaled);
+      continue;
+    }
     const next = same ? old : foodById(to.food);
     if (!next) return null;
     const text = same ? (line.words?.foods[0]?.food ?? old.name.toLowerCase()) : to.text;
@@ -202,7 +245,18 @@ export function applySwap(
     (l, i) => i !== index && l.origin === 'ingredients' && l.foods.some((f) => f.food?.kind === food.kind),
   );
   const same = swap.to.some((t) => t.food === 'same');
-  const names = same ? [] : namesFor(line, others);
+  const last = line.foods[0]?.text.split(' ').at(-1) ?? '';
+  // "beans" alone may be those of another line
+  const ambiguous =
+    others ||
+    read.lines.some(
+      (l, i) =>
+        i !== index &&
+        l.origin === 'ingredients' &&
+        last.length > 2 &&
+        new RegExp(`\\b${last.replace(/s$/, 's?')}\\b`, 'i').test(l.line.text),
+    );
+  const names = same ? [] : namesFor(line, ambiguous);
   const word =
     swap.inMethod ??
     (swap.to.length > 0

@@ -1,0 +1,179 @@
+import type { CompleteDish } from '@/core/audit/dish';
+import { linearOf } from '@/core/audit/linear';
+import type { Protocol, RoleId } from '@/core/protocol';
+import type { LineChoices } from './options';
+
+/** Somebody whose limits must hold. */
+export interface AdaptDiner {
+  readonly protocol: Protocol;
+  readonly allergens: readonly string[];
+  /** The dish as this diner's plate divides it. */
+  readonly dish: CompleteDish;
+  readonly role: RoleId;
+}
+
+/** One linear constraint: Σ coefficient × chosen ≤ most. */
+export interface Row {
+  readonly name: string;
+  /** Coefficient of each line's each choice. */
+  readonly coefficients: readonly (readonly number[])[];
+  readonly most: number;
+  /** Size of the numbers in it, for weighing how far it is missed. */
+  readonly scale: number;
+}
+
+/** An integer programme: one choice a line, every row held, the least departure. */
+export interface Model {
+  readonly lines: readonly LineChoices[];
+  readonly costs: readonly (readonly number[])[];
+  readonly rows: readonly Row[];
+  /** Choices that are not allowed at all, by line and position. */
+  readonly barred: ReadonlySet<string>;
+}
+
+/** Departure of a change: one for itself, and a fifth of what it takes from taste, texture and look. */
+export const departureOf = (closeness: number): number => 1 + 0.2 * (1 - closeness);
+
+const LEAST_WEIGHT = 0.7;
+const MOST_WEIGHT = 1.6;
+const SAFETY = 1e-7;
+
+/**
+ * The programme of a dish: each diner's every limit at its worst end is one linear row, and the dish keeps its size
+ * within a tolerance. Exact, since each line's worst corner is its own.
+ */
+export function modelOf(lines: readonly LineChoices[], diners: readonly AdaptDiner[], grams: number): Model {
+  const barred = new Set<string>();
+  const allergens = new Set(diners.flatMap((d) => d.allergens));
+  const rows: Row[] = [];
+  for (const { protocol, role, dish } of diners)
+    for (const limit of protocol.limits) {
+      const { worst, constant } = linearOf(limit, role, dish);
+      const coefficients = lines.map((l) =>
+        l.choices.map((c) => c.corners.reduce((s, corners) => s + worst(corners, c.yieldOf), 0)),
+      );
+      coefficients.forEach((own, i) =>
+        own.forEach((v, k) => {
+          if (Number.isNaN(v)) barred.add(`${i} ${k}`);
+        }),
+      );
+      const finite = coefficients.map((own) => own.map((v) => (Number.isNaN(v) ? 0 : v)));
+      const size = Math.max(Math.abs(constant), ...finite.map((own) => Math.abs(own[0] ?? 0)), 1e-9);
+      rows.push({
+        name: limit.label,
+        coefficients: finite,
+        // a hair inside, so that rounding never calls over what is at the limit
+        most: constant - (constant === 0 && limit.limit === 0 ? 0 : size * SAFETY),
+        scale: size,
+      });
+    }
+  lines.forEach((l, i) =>
+    l.choices.forEach((c, k) => {
+      if (c.allergens.some((a) => allergens.has(a))) barred.add(`${i} ${k}`);
+    }),
+  );
+  const weights = lines.map((l) => l.choices.map((c) => c.grams));
+  if (grams > 0) {
+    const scale = grams;
+    rows.push({ name: 'size', coefficients: weights, most: grams * MOST_WEIGHT, scale });
+    rows.push({
+      name: 'size',
+      coefficients: weights.map((w) => w.map((g) => -g)),
+      most: -grams * LEAST_WEIGHT,
+      scale,
+    });
+  }
+  return {
+    lines,
+    costs: lines.map((l) => l.choices.map((c) => (c.swap ? departureOf(c.closeness) : 0))),
+    rows,
+    barred,
+  };
+}
+
+/** Positions of the chosen choice of each line. */
+export type Selection = readonly number[];
+
+/** Whether a selection holds every row, and bars nothing. */
+export const holds = (model: Model, selection: Selection): boolean =>
+  selection.every((k, i) => !model.barred.has(`${i} ${k}`)) &&
+  model.rows.every(
+    (row) =>
+      selection.reduce((s, k, i) => s + (row.coefficients[i]?.[k] ?? 0), 0) <= row.most + row.scale * 1e-9,
+  );
+
+/** A selection that is not wanted again; `withMore` also bars it with any further changes. */
+export interface Cut {
+  readonly selection: Selection;
+  readonly withMore: boolean;
+}
+
+/** Departure of a selection. */
+export const costOf = (model: Model, selection: Selection): number =>
+  selection.reduce((s, k, i) => s + (model.costs[i]?.[k] ?? 0), 0);
+
+const number = (v: number): string => (Math.abs(v) < 1e-12 ? '0' : v.toPrecision(12));
+const term = (v: number, name: string): string => `${v < 0 ? '-' : '+'} ${number(Math.abs(v))} ${name}`;
+
+/**
+ * The programme in CPLEX LP format, which HiGHS reads.
+ *
+ * @param cuts  selections that are not wanted again
+ * @param slack true lets every row be missed at a price, to find what comes closest
+ */
+export function lpOf(model: Model, cuts: readonly Cut[] = [], slack = false): string {
+  const name = (i: number, k: number) => `x${i}_${k}`;
+  const allowed = model.lines.map((l, i) =>
+    l.choices.flatMap((_, k) => (model.barred.has(`${i} ${k}`) ? [] : [k])),
+  );
+  const objective = allowed.flatMap((ks, i) =>
+    ks.flatMap((k) => {
+      const cost = model.costs[i]?.[k] ?? 0;
+      return cost > 0 ? [term(cost, name(i, k))] : [];
+    }),
+  );
+  if (slack) model.rows.forEach((_, r) => objective.push(term(1000, `s${r}`)));
+  const rows = model.rows.map((row, r) => {
+    // numbers of one size, so that the solver's tolerance means the same in every row
+    const terms = allowed.flatMap((ks, i) =>
+      ks.flatMap((k) => {
+        const v = (row.coefficients[i]?.[k] ?? 0) / row.scale;
+        return Math.abs(v) > 1e-12 ? [term(v, name(i, k))] : [];
+      }),
+    );
+    if (slack) terms.push(term(-1, `s${r}`));
+    return terms.length > 0 ? ` r${r}: ${terms.join(' ')} <= ${number(row.most / row.scale)}` : null;
+  });
+  const ones = allowed.map((ks, i) => ` o${i}: ${ks.map((k) => `+ 1 ${name(i, k)}`).join(' ')} = 1`);
+  const forbidden = cuts.map(({ selection, withMore }, c) => {
+    const changed = selection.flatMap((k, i) => (k > 0 ? [name(i, k)] : []));
+    const kept = withMore
+      ? []
+      : selection.flatMap((k, i) =>
+          k === 0 && (allowed[i]?.length ?? 0) > 1 && allowed[i]?.includes(0) ? [name(i, 0)] : [],
+        );
+    const all = [...changed, ...kept];
+    // at least one of these is done otherwise
+    return all.length > 0 ? ` c${c}: ${all.map((n) => `+ 1 ${n}`).join(' ')} <= ${all.length - 1}` : null;
+  });
+  const binaries = allowed.flatMap((ks, i) => ks.map((k) => name(i, k)));
+  return [
+    'Minimize',
+    ` obj: ${objective.length > 0 ? objective.join(' ') : `0 ${binaries[0] ?? 'x'}`}`,
+    'Subject To',
+    ...rows.filter((r): r is string => r !== null),
+    ...ones,
+    ...forbidden.filter((f): f is string => f !== null),
+    'Binary',
+    ` ${binaries.join(' ')}`,
+    'End',
+  ].join('\n');
+}
+
+/** Reads a solver's columns back into a selection. */
+export function selectionOf(model: Model, value: (name: string) => number): Selection {
+  return model.lines.map((l, i) => {
+    const at = l.choices.findIndex((_, k) => value(`x${i}_${k}`) > 0.5);
+    return Math.max(0, at);
+  });
+}

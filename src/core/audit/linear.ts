@@ -1,0 +1,56 @@
+import { AT } from '@/core/food/nutrients';
+import type { Food } from '@/core/food/table';
+import type { Limit, RoleId } from '@/core/protocol';
+import { partOfLimit } from '@/core/protocol/part';
+import { partOf, type Corners } from '@/core/range/bounds';
+import { exact, type Range } from '@/core/range/range';
+import type { CompleteDish } from './dish';
+import { isAmount, limitFor } from './limits';
+
+/** What a ratio's number is multiplied by: %, for each kcal, for 1000 kcal, in 100 g. */
+const FACTOR: Partial<Record<Limit['per'], number>> = { energy: 100, kcal: 1, '1000kcal': 1000, '100g': 100 };
+
+/**
+ * A limit as one linear sum over lines that must not be above a constant: Σ (part − λ·denominator) at each
+ * line's worst corner and yield; for an amount λ is 0 and the constant is what all plates may hold.
+ */
+export interface Linear {
+  /** What one line adds to the sum at its worst, given how much of its weight is eaten. */
+  readonly worst: (line: Corners, yieldOf: Range) => number;
+  /** Worst value of each line of the dish. */
+  readonly lines: readonly number[];
+  readonly constant: number;
+  /** What one gram more of a food adds. */
+  readonly perGram: (food: Food) => number;
+}
+
+/** The linear form of a limit in a dish; exact, for every line's worst corner is its own. */
+export function linearOf(limit: Limit, role: RoleId, dish: CompleteDish): Linear {
+  const part = partOfLimit(limit);
+  const sign = limit.bound === 'most' ? 1 : -1;
+  const bound = limitFor(limit, role);
+  const amount = isAmount(limit);
+  const lambda = amount ? 0 : bound / (FACTOR[limit.per] ?? 1);
+  const byWeight = limit.per === '100g';
+  const by = byWeight ? AT.weightG : AT.energyKcal;
+  // a weighed pot is one constant, whatever its lines weigh
+  const weighed = byWeight && dish.potG !== null;
+  const value = (v: Float64Array, scale: number) =>
+    sign * (partOf(v, part) - lambda * (v[by] as number) * scale);
+  const worst = (line: Corners, { low, high }: Range) => {
+    if (!byWeight) return Math.max(...line.map((c) => value(c, 1)));
+    if (weighed) return Math.max(...line.map((c) => value(c, 0)));
+    return Math.max(...line.flatMap((c) => [value(c, low), value(c, high)]));
+  };
+  return {
+    worst,
+    lines: dish.lines.map((line, i) => worst(line, dish.yields[i] ?? exact(1))),
+    // the fewest plates make the most of it on each, the most plates the least
+    constant: amount
+      ? sign * bound * (sign > 0 ? dish.servings.low : dish.servings.high)
+      : weighed
+        ? sign * lambda * (dish.potG ?? 0)
+        : 0,
+    perGram: (food) => Math.max(...[food.perGram, ...(food.spread ?? [])].map((v) => value(v, 1))),
+  };
+}
