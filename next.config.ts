@@ -4,6 +4,8 @@ const config: NextConfig = {
   reactStrictMode: true,
   poweredByHeader: false,
   devIndicators: false,
+  // the solver finds its WASM beside itself
+  serverExternalPackages: ['highs'],
   turbopack: { root: __dirname },
 };
 

@@ -4,6 +4,7 @@
  */
 import { readFileSync, readdirSync } from 'node:fs';
 import path from 'node:path';
+import loadHighs from 'highs';
 import { parseIngredient } from 'parse-ingredient';
 import { Bench } from 'tinybench';
 import { auditRecipe } from '../src/core/audit/audit';
@@ -12,7 +13,9 @@ import { foodSearch } from '../src/core/food/search';
 import { FOODS, type Food } from '../src/core/food/table';
 import { findFood } from '../src/core/food/find';
 import { US_MEASURES } from '../src/core/measure/units';
-import { protocolById, type Protocol } from '../src/core/protocol';
+import { adapt } from '../src/core/adapt/adapt';
+import { solverOf } from '../src/core/adapt/solver';
+import { PROTOCOLS, protocolById, type Protocol } from '../src/core/protocol';
 import { readLineWords } from '../src/core/recipe/line';
 import { parseRecipe } from '../src/core/recipe/parse';
 import { readRecipe } from '../src/core/read/read';
@@ -50,7 +53,18 @@ const search = foodSearch(
 );
 const SEARCHES = ['chick', 'soy milk uns', 'tomatoe', 'red pepper', 'a'];
 
+const sixty = `Pot\nServes 12\n\n${Array.from({ length: 12 }, (_, i) => `${i + 1} tbsp olive oil\n${i + 2} onions, chopped\n${200 + i} g potatoes\n${i + 1} tsp salt\n${100 + i} g spinach`).join('\n')}\n\nMethod\nFry the onions in the oil. Simmer with the salt.`;
+
 async function main() {
+  const solve = solverOf(await loadHighs());
+  const plan = (text: string, diners: readonly Protocol[]) =>
+    adapt(
+      readRecipe(parseRecipe(text), settings),
+      diners.map((p) => ({ protocol: p })),
+      settings,
+      { alternatives: 0 },
+      solve,
+    );
   const bench = new Bench({ time: 600, warmupTime: 300 });
   let at = 0;
   const next = () => lines[(at = (at + 1) % lines.length)] as string;
@@ -62,6 +76,8 @@ async function main() {
       search.find(SEARCHES[(at = (at + 1) % SEARCHES.length)] as string),
     )
     .add('audit 25 lines from text, none remembered', () => auditText(freshRecipe(), protocol))
+    .add('least change, 20 lines, one diner', () => plan(texts[0] ?? '', [protocol]))
+    .add('least change, 60 lines, four diners', () => plan(sixty, PROTOCOLS.slice(0, 4)))
     .add('re-audit 25 lines, one changed', () =>
       auditRecipe(readRecipe(parseRecipe(changedLine()), settings), protocol, { per100g: false }),
     );

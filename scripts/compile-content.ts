@@ -4,12 +4,13 @@
  * from the Indian Food Composition Tables 2017 where a row names their code. Stops at the first file with
  * mistakes and says where they are.
  */
-import { mkdirSync, readFileSync, readdirSync, writeFileSync } from 'node:fs';
+import { copyFileSync, mkdirSync, readFileSync, readdirSync, writeFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import path from 'node:path';
 import Papa from 'papaparse';
 import YAML from 'yaml';
 import { z } from 'zod';
+import { AdaptationSchema } from '../src/core/adapt/schema';
 import { AuditSchema } from '../src/core/audit/schema';
 import { BuyingFile, ClassFile, FoodRow, KindRow, Units, Vague, Words } from '../src/core/food/schema';
 import { resolveProtocol } from '../src/core/protocol/resolve';
@@ -18,7 +19,7 @@ import { BeliefFile, CautionFile } from '../src/core/caution/schema';
 import { LabelNames, PacketSchema } from '../src/core/label/schema';
 import { PreparationFile, YieldFile } from '../src/core/prepare/schema';
 import { MethodFile } from '../src/core/read/schema';
-import { SwapFile } from '../src/core/swap/schema';
+import { AdditionRow, SwapFile } from '../src/core/swap/schema';
 
 const root = path.resolve(__dirname, '../content');
 const out = path.join(root, 'compiled');
@@ -340,6 +341,10 @@ write(
   ),
 );
 write(
+  'additions',
+  named('additions.yaml', yaml('additions.yaml', z.array(AdditionRow)), ids, (f) => f.map((a) => a.food)),
+);
+write(
   'headroom',
   named('headroom.yaml', yaml('headroom.yaml', z.array(z.string())), ids, (f) => f),
 );
@@ -350,5 +355,14 @@ write('demo', demo(new Set(table.foods.map((f) => f.id))));
 writeFileSync(
   path.resolve(root, '../public/schema/audit-1.json'),
   `${JSON.stringify(z.toJSONSchema(AuditSchema), null, 2)}\n`,
+);
+// the solver's WASM is served by the app itself
+copyFileSync(
+  path.join(path.dirname(createRequire(__filename).resolve('highs')), 'highs.wasm'),
+  path.resolve(root, '../public/highs.wasm'),
+);
+writeFileSync(
+  path.resolve(root, '../public/schema/adaptation-1.json'),
+  `${JSON.stringify(z.toJSONSchema(AdaptationSchema), null, 2)}\n`,
 );
 process.stderr.write(`content: ${table.foods.length} foods compiled\n`);

@@ -17,7 +17,7 @@ import {
   type Model,
   type Selection,
 } from './model';
-import { choicesOf, gramsOf, type LineChoices } from './options';
+import { additionsFor, choicesOf, gramsOf, type LineChoices } from './options';
 import type { Adaptation, Change, Plan } from './schema';
 
 /** Solves an integer programme in LP format; null where nothing holds. Throws only for bugs. */
@@ -69,7 +69,7 @@ function programme(
   { diners, settings, options, role }: Context,
 ): { model: Model; lines: LineChoices[] } {
   const locked = new Set(read.lines.flatMap((l, i) => (options.locked?.includes(l.line.text) ? [i] : [])));
-  const lines = choicesOf(read, settings, locked);
+  const lines = [...choicesOf(read, settings, locked), ...additionsFor(read, role, settings)];
   const people = diners.flatMap((d): AdaptDiner[] => {
     const dish = dishOf(read, d.plate);
     const known = isComplete(dish) ? dish : { ...dish, lines: dish.lines.map((l) => l ?? []) };
@@ -85,6 +85,8 @@ interface Draft {
 
 /** Where a line of a later text belongs in the first one: its own words, else its kind of food. */
 function originalLine(change: Change, now: ReadRecipe, first: ReadRecipe): number {
+  // what is eaten beside the dish is a line of its own, after all others
+  if (change.from === '') return first.lines.length;
   const same = first.lines.findIndex((l) => l.line.text === change.from);
   if (same >= 0) return same;
   const kind = now.lines[change.line]?.foods[0]?.food?.kind;
@@ -101,6 +103,7 @@ function carryOut(
   lines: LineChoices[],
   selection: Selection,
   context: Context,
+  relaxed = false,
 ): Draft {
   let draft = start;
   let choices = lines;
@@ -114,7 +117,8 @@ function carryOut(
     // what was changed once stays as it is now
     const next = programme(draft.read, context);
     choices = next.lines;
-    const found = context.solve(lpOf(next.model));
+    const found =
+      context.solve(lpOf(next.model)) ?? (relaxed ? context.solve(lpOf(next.model, [], true)) : null);
     chosen = found && selectionOf(next.model, found);
   }
   return draft;
@@ -148,10 +152,7 @@ function nearest(read: ReadRecipe, context: Context, barredBy: string | null): A
       because: 'somebody at the table must not eat a line that nothing here can stand in for',
     };
   const missed = model.rows.flatMap((row, r) => (found(`s${r}`) > 1e-6 ? [row.name] : []));
-  const draft = carryOut(read, { read, changes: [] }, lines, selectionOf(model, found), {
-    ...context,
-    solve: () => null,
-  });
+  const draft = carryOut(read, { read, changes: [] }, lines, selectionOf(model, found), context, true);
   const unknown = read.lines.filter((l) => l.missing !== null).map((l) => l.line.text);
   const because =
     barredBy ??
@@ -207,8 +208,9 @@ export function adapt(
     if (!holds(model, selection)) throw new Error('the solver’s answer does not hold');
     const draft = carryOut(read, untouched, lines, selection, context);
     const serves = servesAll(draft.read, context);
-    // what does not hold in words will not hold with more changes either
-    cuts.push({ selection, withMore: !serves });
+    // what does not hold in words is tried no more; another way is to differ in a third of its changes
+    const changed = selection.filter((k) => k > 0).length;
+    cuts.push({ selection, differ: serves ? Math.max(1, Math.ceil(changed / 3)) : 1 });
     if (!serves) continue;
     const key = keyOf(draft);
     if (plans.some((p) => p.key === key)) continue;

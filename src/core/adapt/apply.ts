@@ -1,10 +1,11 @@
+import { markerLength } from '@/core/recipe/clean';
 import { parseRecipe } from '@/core/recipe/parse';
 import { readRecipe } from '@/core/read/read';
 import type { ReadLine, ReadRecipe, ReadSettings } from '@/core/read/types';
 import { applySwap } from '@/core/swap/apply';
 import type { Change } from './schema';
 import type { Selection } from './model';
-import type { LineChoices } from './options';
+import type { Choice, LineChoices } from './options';
 
 /** A recipe's text after a plan, and what was changed in it. */
 export interface Applied {
@@ -21,9 +22,61 @@ function placeOf(line: ReadLine, first: ReadRecipe, now: ReadRecipe): number {
   return places[Math.min(nth, places.length - 1)] ?? -1;
 }
 
+/** A line and a sentence that are new: after the last ingredient, in its manner, and at the end of the method. */
+function withAddition(read: ReadRecipe, line: string, step: string | null): string {
+  const { source } = read.recipe;
+  const last = read.lines.filter((l) => l.origin === 'ingredients').at(-1);
+  const end = read.recipe.steps.at(-1)?.end;
+  let text = source;
+  // from the end to the start, so that positions stay true
+  if (step !== null && end !== undefined && end > (last?.line.end ?? 0)) {
+    const stop = /[.!?]\s*$/.test(text.slice(0, end)) ? ' ' : '. ';
+    text = `${text.slice(0, end)}${stop}${step}${text.slice(end)}`;
+  }
+  if (!last) return text;
+  const rowStart = text.lastIndexOf('\n', last.line.start - 1) + 1;
+  const rowEnd = text.indexOf('\n', last.line.end);
+  const at = rowEnd < 0 ? text.length : rowEnd;
+  const row = text.slice(rowStart, at);
+  return `${text.slice(0, at)}\n${row.slice(0, markerLength(row))}${line}${text.slice(at)}`;
+}
+
+/** One change written into the text; null where it cannot be. */
+function write(
+  now: ReadRecipe,
+  line: ReadLine | null,
+  first: ReadRecipe,
+  choice: Choice,
+  settings: ReadSettings,
+): { text: string; to: string } | null {
+  const { written, swap } = choice;
+  if (!swap) return null;
+  if (!line) {
+    if (!written) return null;
+    return { text: withAddition(now, written.line, written.step), to: written.line };
+  }
+  const at = placeOf(line, first, now);
+  const place = now.lines[at];
+  if (!place) return null;
+  if (written) {
+    const { source } = now.recipe;
+    return {
+      text: source.slice(0, place.line.start) + written.line + source.slice(place.line.end),
+      to: written.line,
+    };
+  }
+  const swapped = applySwap(now, at, swap, settings);
+  return (
+    swapped && {
+      text: swapped.text,
+      to: swapped.lines.length > 0 ? swapped.lines.join('; ') : (swap.inMethod ?? ''),
+    }
+  );
+}
+
 /**
  * Writes a plan into the recipe's own text, change by change, each on a fresh reading: what is only named in the
- * method first, then ingredient lines from the last to the first.
+ * method first, then ingredient lines from the last to the first, then what is eaten beside it.
  */
 export function applyPlan(
   read: ReadRecipe,
@@ -33,36 +86,30 @@ export function applyPlan(
 ): Applied {
   const chosen = lines.flatMap((l, i) => {
     const choice = l.choices[selection[i] ?? 0];
-    return choice?.swap
-      ? [{ line: read.lines[l.index] as ReadLine, index: l.index, role: l.role, choice, swap: choice.swap }]
-      : [];
+    return choice?.swap ? [{ line: read.lines[l.index] ?? null, of: l, choice, swap: choice.swap }] : [];
   });
-  const ordered = [
-    ...chosen.filter((c) => c.line.origin === 'method').sort((a, b) => b.line.line.start - a.line.line.start),
-    ...chosen
-      .filter((c) => c.line.origin === 'ingredients')
-      .sort((a, b) => b.line.line.start - a.line.line.start),
-  ];
+  const order = (line: ReadLine | null) => (line === null ? 2 : line.origin === 'method' ? 0 : 1);
+  const ordered = [...chosen].sort(
+    (a, b) => order(a.line) - order(b.line) || (b.line?.line.start ?? 0) - (a.line?.line.start ?? 0),
+  );
   let now = read;
   const changes: Change[] = [];
-  for (const { line, index, role, choice, swap } of ordered) {
-    const at = placeOf(line, read, now);
-    if (at < 0) continue;
-    const swapped = applySwap(now, at, swap, settings);
-    if (!swapped) continue;
+  for (const { line, of, choice, swap } of ordered) {
+    const result = write(now, line, read, choice, settings);
+    if (!result) continue;
     changes.push({
-      line: index,
-      from: line.line.text,
-      to: swapped.lines.length > 0 ? swapped.lines.join('; ') : (swap.inMethod ?? ''),
+      line: of.index,
+      from: line?.line.text ?? '',
+      to: result.to,
       swap: swap.id,
       name: swap.name,
-      role: role.label,
+      role: of.role.label,
       share: choice.share,
       technique: swap.technique,
       cautions: [...swap.cautions],
       closeness: choice.closeness,
     });
-    now = readRecipe(parseRecipe(swapped.text), settings);
+    now = readRecipe(parseRecipe(result.text), settings);
   }
   return { text: now.recipe.source, changes: changes.sort((a, b) => a.line - b.line) };
 }

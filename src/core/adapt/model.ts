@@ -102,10 +102,10 @@ export const holds = (model: Model, selection: Selection): boolean =>
       selection.reduce((s, k, i) => s + (row.coefficients[i]?.[k] ?? 0), 0) <= row.most + row.scale * 1e-9,
   );
 
-/** A selection that is not wanted again; `withMore` also bars it with any further changes. */
+/** A selection that is not wanted again, nor one that shares all but `differ` of its changes. */
 export interface Cut {
   readonly selection: Selection;
-  readonly withMore: boolean;
+  readonly differ: number;
 }
 
 /** Departure of a selection. */
@@ -145,16 +145,12 @@ export function lpOf(model: Model, cuts: readonly Cut[] = [], slack = false): st
     return terms.length > 0 ? ` r${r}: ${terms.join(' ')} <= ${number(row.most / row.scale)}` : null;
   });
   const ones = allowed.map((ks, i) => ` o${i}: ${ks.map((k) => `+ 1 ${name(i, k)}`).join(' ')} = 1`);
-  const forbidden = cuts.map(({ selection, withMore }, c) => {
+  const forbidden = cuts.map(({ selection, differ }, c) => {
     const changed = selection.flatMap((k, i) => (k > 0 ? [name(i, k)] : []));
-    const kept = withMore
-      ? []
-      : selection.flatMap((k, i) =>
-          k === 0 && (allowed[i]?.length ?? 0) > 1 && allowed[i]?.includes(0) ? [name(i, 0)] : [],
-        );
-    const all = [...changed, ...kept];
-    // at least one of these is done otherwise
-    return all.length > 0 ? ` c${c}: ${all.map((n) => `+ 1 ${n}`).join(' ')} <= ${all.length - 1}` : null;
+    // so many of its changes are made otherwise, or not at all
+    return changed.length > 0
+      ? ` c${c}: ${changed.map((n) => `+ 1 ${n}`).join(' ')} <= ${Math.max(0, changed.length - differ)}`
+      : null;
   });
   const binaries = allowed.flatMap((ks, i) => ks.map((k) => name(i, k)));
   return [

@@ -4,13 +4,16 @@ import { exact, type Range } from '@/core/range/range';
 import { readLine } from '@/core/read/line';
 import type { ReadLine, ReadRecipe, ReadSettings } from '@/core/read/types';
 import { applySwap } from '@/core/swap/apply';
+import rawAdditions from '@content/compiled/additions.json';
 import { roleOf, SWAPS, swapsFor, type DishRole } from '@/core/swap/roles';
-import type { SwapRow } from '@/core/swap/schema';
+import type { AdditionRow, SwapRow } from '@/core/swap/schema';
 
 /** Something that may be done with one line; the first of a line is always to keep it. */
 export interface Choice {
   /** null keeps the line. */
   readonly swap: SwapRow | null;
+  /** The line's own words made plainer ("no salt added"), or a line and a sentence that are new. */
+  readonly written?: { readonly line: string; readonly step: string | null } | undefined;
   /** Share of the line that is changed. */
   readonly share: number;
   /** What the line brings afterwards: the corners of each line that stands in its place. */
@@ -23,7 +26,7 @@ export interface Choice {
   readonly grams: number;
 }
 
-/** All that may be done with one line. */
+/** All that may be done with one line; of what is added beside the dish `index` is the number of lines. */
 export interface LineChoices {
   readonly index: number;
   readonly role: DishRole;
@@ -188,7 +191,11 @@ export function choicesOf(
           )
         : []),
     ]);
-    const choices: Choice[] = [keep];
+    const choices: Choice[] = [
+      keep,
+      ...plainerChoices(read, index, settings),
+      ...oneOfThem(read, index, settings),
+    ];
     for (const swap of swaps) {
       const fits = swap.roles.includes(role.id);
       const choice = choiceOf(read, index, swap, 1, settings);
@@ -210,6 +217,119 @@ export function choicesOf(
       }
     }
     return { index, role, choices };
+  });
+}
+
+const PLAINER: readonly (readonly [suffix: string, name: string])[] = [
+  [', no salt added', 'The one without salt'],
+  [', unsweetened', 'The unsweetened one'],
+  [', no oil or salt added', 'The one without oil and salt'],
+  [', oil free', 'The one without oil'],
+  [', whole grain', 'The whole-grain one'],
+  [', cooked without salt', 'Cooked without salt'],
+];
+
+/** "1 tin tomatoes" may be salted or not: saying which one to buy is the gentlest change of all. */
+function plainerChoices(read: ReadRecipe, index: number, settings: ReadSettings): Choice[] {
+  const line = read.lines[index] as ReadLine;
+  if (line.origin !== 'ingredients' || !line.foods.some((f) => f.might.length > 0) || line.foods.length > 1)
+    return [];
+  return PLAINER.flatMap(([suffix, name]) => {
+    const text = `${line.line.text}${suffix}`;
+    const next = readLine({ ...line.line, text }, { ...settings, corrections: {} }, read.servings.range.best);
+    const plain =
+      next.corners !== null && next.foods.length === 1 && next.foods.every((f) => f.might.length === 0);
+    if (!plain) return [];
+    return [
+      {
+        swap: amountSwap('plainer', name, 1, 'Read the label: it must say so.', 0.98),
+        written: { line: text, step: null },
+        share: 1,
+        corners: [next.corners as Corners],
+        yieldOf: read.yields[index]?.factor ?? exact(1),
+        closeness: 0.98,
+        allergens: allergensOf(next),
+        grams: bestGrams(next),
+      },
+    ];
+  });
+}
+
+const OR_MORE = /\s*(?:\/|,?\s+(?:or|and\/or))\s.*$/i;
+const OR_IN_BRACKETS = /\s*\((?:or|and\/or)\b[^)]*\)/i;
+
+/** "brown rice / vermicelli": taking one of them and not the other. */
+function oneOfThem(read: ReadRecipe, index: number, settings: ReadSettings): Choice[] {
+  const line = read.lines[index] as ReadLine;
+  if (line.origin !== 'ingredients' || line.alternatives.length === 0) return [];
+  const own = line.line.text;
+  const texts = [
+    own.replace(OR_IN_BRACKETS, ''),
+    own.replace(OR_MORE, ''),
+    ...line.alternatives.map((a) => a.text),
+  ];
+  return [...new Set(texts)].flatMap((text) => {
+    if (text === own || text.length < 3) return [];
+    const next = readLine({ ...line.line, text }, { ...settings, corrections: {} }, read.servings.range.best);
+    if (!next.corners || next.alternatives.length > 0) return [];
+    return [
+      {
+        swap: amountSwap(
+          'one-of-them',
+          `Take ${next.foods[0]?.food?.name.toLowerCase() ?? 'one'}`,
+          1,
+          'The recipe offers several; take this one.',
+          0.99,
+        ),
+        written: { line: text, step: null },
+        share: 1,
+        corners: [next.corners],
+        yieldOf: read.yields[index]?.factor ?? exact(1),
+        closeness: 0.99,
+        allergens: allergensOf(next),
+        grams: bestGrams(next),
+      },
+    ];
+  });
+}
+
+const ADDITIONS = rawAdditions as unknown as readonly AdditionRow[];
+const BESIDE: DishRole = { id: 'beside', label: 'beside the dish', evidence: '' };
+
+/** Bulk of starch, vegetables or fruit that may be eaten with the dish. */
+export function additionsFor(read: ReadRecipe, role: string, settings: ReadSettings): LineChoices[] {
+  if (isBatter(read)) return [];
+  const plates = read.servings.range.best;
+  return ADDITIONS.filter(
+    (a) => a.roles.includes(role) && !read.lines.some((l) => l.foods.some((f) => f.food?.id === a.food)),
+  ).map((a) => {
+    const choices = a.each.flatMap((each): Choice[] => {
+      const text = `${Math.round((each * plates) / 10) * 10} g ${a.text}`;
+      const line = readLine({ text, start: 0, end: text.length, section: null }, settings, plates);
+      if (!line.corners) return [];
+      return [
+        {
+          swap: { ...amountSwap(`beside-${a.id}`, a.name, 1, a.step, a.closeness), to: [] },
+          written: { line: text, step: a.step },
+          share: 1,
+          corners: [line.corners],
+          yieldOf: { low: 0.85, best: 0.95, high: 1 },
+          closeness: a.closeness,
+          allergens: allergensOf(line),
+          grams: bestGrams(line),
+        },
+      ];
+    });
+    const nothing: Choice = {
+      swap: null,
+      share: 0,
+      corners: [],
+      yieldOf: exact(1),
+      closeness: 1,
+      allergens: [],
+      grams: 0,
+    };
+    return { index: read.lines.length, role: BESIDE, choices: [nothing, ...choices] };
   });
 }
 

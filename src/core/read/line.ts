@@ -1,4 +1,4 @@
-import { SURE, type Candidate } from '@/core/food/find';
+import { statesAgainst, SURE, type Candidate } from '@/core/food/find';
 import { AT } from '@/core/food/nutrients';
 import type { Corners } from '@/core/range/bounds';
 import { TABLE_LARDER, type Larder } from '@/core/food/larder';
@@ -119,6 +119,8 @@ function mightBe(food: Food, words: FoodWords, as: string, larder: Larder): Food
     if (name !== undefined && name !== as) return [];
     const other = larder.foodById(id);
     if (!other) return [];
+    // "tomato purée, no salt added" is not the salted one
+    if (statesAgainst(other, `${words.food} ${words.notes}`)) return [];
     const theirs = new Set(tokens(other.name));
     const ruledOut = tokens(food.name).some((t) => !theirs.has(t) && said.has(t));
     return ruledOut ? [] : [other];

@@ -31,6 +31,21 @@ export const SwapRow = z
   .strict();
 export type SwapRow = z.infer<typeof SwapRow>;
 
+/** What may be eaten with a dish, `content/additions.yaml`. */
+export const AdditionRow = z
+  .object({
+    id: z.string(),
+    food: z.string(),
+    text: z.string(),
+    each: z.array(z.number().positive()).min(1),
+    roles: z.array(z.string()).min(1),
+    step: z.string(),
+    name: z.string(),
+    closeness: z.number().min(0).max(1),
+  })
+  .strict();
+export type AdditionRow = z.infer<typeof AdditionRow>;
+
 export const RoleRow = z
   .object({
     id: z.string(),

@@ -3,6 +3,7 @@ import { useRouter, useSearchParams } from 'next/navigation';
 import { Suspense, useEffect, useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import { correctionKey } from '@/core/read/read';
+import type { Plan } from '@/core/adapt/schema';
 import type { Limit } from '@/core/protocol';
 import { type SwapPreview } from '@/core/swap/rank';
 import { database } from '@/data/db';
@@ -24,6 +25,7 @@ import { DishPanel } from './dish-panel';
 import { EmptyBench } from './empty-bench';
 import { LimitPanel } from './limit-panel';
 import { LinePanel } from './panel';
+import { LeastChange } from './plans';
 import { Rail } from './rail';
 import { Diners, Top } from './top';
 import { useDocument } from './use-document';
@@ -82,6 +84,7 @@ function OpenRecipe({ id }: { id: string | null }) {
   const [correcting, setCorrecting] = useState(false);
   const [why, setWhy] = useState(false);
   const [whyLimit, setWhyLimit] = useState<string | null>(null);
+  const [planning, setPlanning] = useState(false);
   const [wholeText, setWholeText] = useState(false);
   const [dialog, setDialog] = useState<'new' | 'table' | null>(null);
 
@@ -112,6 +115,7 @@ function OpenRecipe({ id }: { id: string | null }) {
   const select = (index: number | null) => {
     setSelected(index);
     setWhyLimit(null);
+    setPlanning(false);
     setChosen(0);
     setCorrecting(false);
     settle();
@@ -135,6 +139,17 @@ function OpenRecipe({ id }: { id: string | null }) {
     change({ text: preview.swapped.text });
     setSelected(null);
     toast(`${preview.swap.name}: swapped.`, { action: { label: 'Undo', onClick: undo } });
+  };
+  const plan = () => {
+    select(null);
+    setPlanning(true);
+  };
+  const carryOut = ({ text, changes: made }: Plan) => {
+    change({ text });
+    setPlanning(false);
+    toast(`${made.length === 1 ? 'One change' : `${made.length} changes`} made.`, {
+      action: { label: 'Undo', onClick: undo },
+    });
   };
   const correct = (correction: { foodId?: string; grams?: number } | null) => {
     const line = selected === null ? undefined : read?.lines[selected];
@@ -170,6 +185,7 @@ function OpenRecipe({ id }: { id: string | null }) {
       const preview = ranked?.previews[chosen];
       if (preview) apply(preview);
     },
+    l: plan,
     d: nextDiner,
     t: () => setWholeText(!wholeText),
     n: () => setDialog('new'),
@@ -194,10 +210,12 @@ function OpenRecipe({ id }: { id: string | null }) {
   const lit = hovered ?? selected;
   const line = chosenLine;
   const asked = current.protocol.limits.findIndex((l) => l.id === whyLimit);
+  // what was asked for comes up from below on a phone
+  const raised = line !== undefined || planning || asked >= 0;
   const correction = corrected;
 
   return (
-    <div className={`grid gap-3.5 lg:grid-cols-[minmax(0,1fr)_372px] ${line ? 'max-lg:pb-[58dvh]' : ''}`}>
+    <div className={`grid gap-3.5 lg:grid-cols-[minmax(0,1fr)_372px] ${raised ? 'max-lg:pb-[58dvh]' : ''}`}>
       <div className="min-w-0">
         <div className="mb-5 flex flex-wrap items-end justify-between gap-x-4 gap-y-2 xl:flex-nowrap">
           <Top
@@ -270,8 +288,8 @@ function OpenRecipe({ id }: { id: string | null }) {
         {!wholeText && audit.steps.length > 0 && <Method audit={audit} />}
       </div>
       <aside
-        className={`sheet min-w-0 self-start px-4 py-3.5 lg:sticky lg:top-3 lg:max-h-[calc(100dvh-24px)] lg:overflow-y-auto ${line ? 'max-lg:fixed max-lg:inset-x-0 max-lg:bottom-0 max-lg:z-30 max-lg:rounded-b-none max-lg:border-x-0 max-lg:border-b-0 max-lg:max-h-[58dvh] max-lg:overflow-y-auto' : ''}`}
-        aria-label={line ? 'The chosen line' : 'The dish'}
+        className={`sheet min-w-0 self-start px-4 py-3.5 lg:sticky lg:top-3 lg:max-h-[calc(100dvh-24px)] lg:overflow-y-auto ${raised ? 'max-lg:fixed max-lg:inset-x-0 max-lg:bottom-0 max-lg:z-30 max-lg:rounded-b-none max-lg:border-x-0 max-lg:border-b-0 max-lg:max-h-[58dvh] max-lg:overflow-y-auto' : ''}`}
+        aria-label={line ? 'The chosen line' : planning ? 'Plans' : 'The dish'}
       >
         {line && selected !== null ? (
           <LinePanel
@@ -297,6 +315,14 @@ function OpenRecipe({ id }: { id: string | null }) {
             onEdit={() => beginEdit(selected)}
             onClose={() => select(null)}
           />
+        ) : planning ? (
+          <LeastChange
+            doc={doc}
+            table={table}
+            current={current}
+            onApply={carryOut}
+            onClose={() => setPlanning(false)}
+          />
         ) : asked >= 0 ? (
           <LimitPanel
             audit={audit}
@@ -313,6 +339,7 @@ function OpenRecipe({ id }: { id: string | null }) {
             table={table}
             changes={changes}
             plate={current.appetite}
+            onPlan={plan}
             read={read}
             weighed={{ potG: doc.potG, plateG: doc.plateG }}
             onWeighed={change}

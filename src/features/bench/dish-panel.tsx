@@ -4,7 +4,9 @@ import type { Protocol } from '@/core/protocol';
 import type { ReadRecipe } from '@/core/read/types';
 import { Glyph } from '@/ui/glyph';
 import type { OneChange } from '@/core/swap/one-change';
+import { Button } from '@/ui/button';
 import { Cautions } from './cautions';
+import { mayEat } from './use-one-change';
 import { Room } from './room';
 import type { TableDiner } from './use-table';
 import { Who } from './who';
@@ -18,6 +20,7 @@ export function DishPanel({
   table,
   changes,
   plate,
+  onPlan,
   weighed,
   onWeighed,
   onSelect,
@@ -27,6 +30,7 @@ export function DishPanel({
   table: readonly TableDiner[];
   changes: Readonly<Record<string, OneChange | null>>;
   plate: number;
+  onPlan: () => void;
   read: ReadRecipe;
   weighed: Weighed;
   onWeighed: (weighed: Weighed) => void;
@@ -94,6 +98,11 @@ export function DishPanel({
         </section>
       )}
       <Cautions audit={audit} medical={table.some((d) => d.medical)} />
+      {!table.every(mayEat) && !audit.notAdapted && (
+        <Button look="solid" keys="L" className="mt-3" onClick={onPlan}>
+          The least change that fits
+        </Button>
+      )}
       {table.length > 1 && <Who table={table} changes={changes} onSelect={onSelect} />}
       {audit.deciding.length > 0 && (
         <section className="mt-3">

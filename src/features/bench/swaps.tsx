@@ -20,7 +20,8 @@ function effectOf(before: RecipeAudit, after: RecipeAudit): string {
   return `${showNumber(Math.abs(amount))} ${unit}${what} ${amount > 0 ? 'less' : 'more'}`;
 }
 
-function BeforeAfter({ before, after }: { before: RecipeAudit; after: RecipeAudit }) {
+/** A plate's limits and figures before and after. */
+export function BeforeAfter({ before, after }: { before: RecipeAudit; after: RecipeAudit }) {
   const rows = before.limits.flatMap((b, i) => {
     const a = after.limits[i];
     if (!a) return [];

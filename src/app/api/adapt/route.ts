@@ -1,0 +1,34 @@
+import { z } from 'zod';
+import { MOST_BYTES } from '@/core/format/text';
+import { US_MEASURES } from '@/core/measure/units';
+import { PROTOCOLS, protocolById, ROLES } from '@/core/protocol';
+import { adaptText } from '@/server/adapt-text';
+import { readBody, refuse } from '@/server/body';
+
+const Body = z.object({
+  text: z.string(),
+  protocol: z.string(),
+  servings: z.number().positive().max(1000).optional(),
+  role: z.enum(ROLES).optional(),
+  alternatives: z.number().int().min(0).max(20).optional(),
+  allergens: z.array(z.string()).max(40).optional(),
+  /** Words of lines that must stay. */
+  keep: z.array(z.string()).max(200).optional(),
+});
+
+/** `POST /api/adapt`: the least change after which a recipe's text is within a protocol; keeps nothing. */
+export async function POST(request: Request): Promise<Response> {
+  const body = await readBody(request, Body, MOST_BYTES);
+  if (body instanceof Response) return body;
+  const protocol = protocolById(body.protocol);
+  if (!protocol)
+    return refuse(400, 'unknown-protocol', `There are ${PROTOCOLS.map((p) => p.id).join(', ')}.`, 'protocol');
+  const result = await adaptText(
+    body.text,
+    [{ protocol, allergens: body.allergens ?? [] }],
+    { measures: US_MEASURES, corrections: {}, servings: body.servings },
+    { role: body.role, source: 'request', alternatives: body.alternatives ?? 2, locked: body.keep ?? [] },
+  );
+  if (!result.ok) return refuse(result.code === 'too-large' ? 413 : 400, result.code, result.message, 'text');
+  return Response.json(result.adaptation);
+}
