@@ -2,6 +2,7 @@ import { spawnSync } from 'node:child_process';
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
+import { AdaptationSchema } from '../src/core/adapt/schema';
 import { AuditSchema } from '../src/core/audit/schema';
 import { LabelSchema } from '../src/core/label/schema';
 
@@ -25,6 +26,35 @@ const within = file('within.txt', 'Plain pot\nServes 4\n\n1 kg potatoes\n200 g c
 const over = file('over.md', '# Oily pot\n\nServes 4\n\n- 3 tbsp olive oil\n- 1 kg potatoes\n');
 const odd = file('odd.txt', 'Odd pot\nServes 4\n\n1 kg potatoes\n2 cups gronk\n');
 const binary = file('picture.bin', Buffer.from([0x89, 0x50, 0, 0, 1, 2, 3]));
+
+describe('dulvet adapt', () => {
+  test('0 with a plan whose text is within; --json is the contract’s adaptation', () => {
+    const r = dulvet(['adapt', over, '--alternatives', '1', '--json']);
+    expect(r.status).toBe(0);
+    const adaptation = AdaptationSchema.parse(JSON.parse(r.stdout));
+    expect(adaptation.schema).toBe('dulvet.adaptation/1');
+    expect(adaptation.before.verdict).toBe('over');
+    expect(adaptation.plans[0]?.changes).toHaveLength(1);
+    const again = dulvet(['audit', file('adapted.md', adaptation.plans[0]?.text ?? '')]);
+    expect(again.status).toBe(0);
+  });
+  test('a table a cook can read, and the text', () => {
+    const r = dulvet(['adapt', over]);
+    expect(r.stdout).toContain('the least change: 1 change');
+    expect(r.stdout).toContain('3 tbsp olive oil  →');
+  });
+  test('nothing to change where it is within; a line that must stay stays', () => {
+    expect(dulvet(['adapt', within]).stdout).toContain('nothing to change');
+    const kept = dulvet(['adapt', over, '--keep', '3 tbsp olive oil']);
+    expect(kept.status).toBe(1);
+    expect(kept.stdout).toContain('no plan');
+  });
+  test('2 where it cannot be read', () => {
+    expect(dulvet(['adapt', binary]).status).toBe(2);
+    expect(dulvet(['adapt', over, '--alternatives', 'many']).status).toBe(2);
+    expect(dulvet(['adapt']).status).toBe(2);
+  });
+});
 
 describe('recipes, rules and kitchens of the cook’s own', () => {
   const sauce = file('sauce.txt', 'Lock House tomato sauce\nServes 4\n\n800 g tomatoes\n1 tsp salt\n');

@@ -19,7 +19,7 @@ import { BeliefFile, CautionFile } from '../src/core/caution/schema';
 import { LabelNames, PacketSchema } from '../src/core/label/schema';
 import { PreparationFile, YieldFile } from '../src/core/prepare/schema';
 import { MethodFile } from '../src/core/read/schema';
-import { AdditionRow, SwapFile } from '../src/core/swap/schema';
+import { AdditionRow, FlavourFile, SwapFile } from '../src/core/swap/schema';
 
 const root = path.resolve(__dirname, '../content');
 const out = path.join(root, 'compiled');
@@ -339,6 +339,13 @@ write(
   named('beliefs.yaml', yaml('beliefs.yaml', BeliefFile), ids, (f) =>
     f.beliefs.flatMap((b) => b.foods ?? []),
   ),
+);
+write(
+  'flavour',
+  named('flavour.yaml', yaml('flavour.yaml', FlavourFile), ids, (f) => [
+    ...Object.values(f.senses).flatMap((s) => Object.keys(s.foods)),
+    ...Object.values(f.back).flatMap((all) => all.map((b) => b.food)),
+  ]),
 );
 write(
   'additions',

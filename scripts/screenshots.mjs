@@ -28,6 +28,15 @@ try {
   await wide.getByRole('region', { name: 'Limits' }).getByRole('button', { name: 'Sodium' }).click();
   await shot(wide, 'bench-why');
   await wide.keyboard.press('Escape');
+  await wide.keyboard.press('l');
+  await wide.getByRole('button', { name: /Make these changes/ }).waitFor({ timeout: 30_000 });
+  await shot(wide, 'bench-plan');
+  await wide.keyboard.press('Escape');
+  await wide.keyboard.press('v');
+  await wide.getByText('500 kcal buy').waitFor({ timeout: 30_000 });
+  await wide.waitForTimeout(1200);
+  await shot(wide, 'versions');
+  await wide.keyboard.press('Escape');
   await choose(wide, '4 tbsp olive oil');
   await wide.getByRole('region', { name: 'Swaps' }).waitFor();
   await shot(wide, 'bench-swap');

@@ -1,13 +1,16 @@
 import { expose } from 'comlink';
 import loadHighs from 'highs';
 import { adapt } from '@/core/adapt/adapt';
+import { frontierOf, type FrontierPoint } from '@/core/adapt/frontier';
 import type { Adaptation } from '@/core/adapt/schema';
 import { solverOf } from '@/core/adapt/solver';
+import { versionsOf, type Version } from '@/core/adapt/versions';
 import { larderOf } from '@/core/food/larder';
 import { foodsOf } from '@/core/label/packet';
-import type { Protocol } from '@/core/protocol';
+import { roleFromTitle, type Protocol } from '@/core/protocol';
 import { parseRecipe } from '@/core/recipe/parse';
 import { readRecipe } from '@/core/read/read';
+import { flavourBack, type FlavourReport } from '@/core/swap/flavour';
 import type { LibraryContext, LibraryRecipe } from './library.worker';
 
 /** Somebody a dish is adapted for. */
@@ -19,6 +22,22 @@ export interface AdaptFor {
 
 let highs: ReturnType<typeof loadHighs> | null = null;
 
+function open(recipe: LibraryRecipe, context: LibraryContext) {
+  const settings = {
+    measures: context.measures,
+    natural: context.natural,
+    corrections: recipe.corrections,
+    larder: larderOf(foodsOf(context.packets), context.meanings),
+    servings: recipe.servings ?? undefined,
+  };
+  return { settings, read: readRecipe(parseRecipe(recipe.text), settings) };
+}
+
+async function solver() {
+  highs ??= loadHighs({ locateFile: () => '/highs.wasm' });
+  return solverOf(await highs);
+}
+
 const doorway = {
   /** The least change after which all of them may eat a dish. */
   async adapt(
@@ -27,23 +46,32 @@ const doorway = {
     context: LibraryContext,
     locked: readonly string[],
     alternatives: number,
-  ): Promise<Adaptation> {
-    highs ??= loadHighs({ locateFile: () => '/highs.wasm' });
-    const settings = {
-      measures: context.measures,
-      natural: context.natural,
-      corrections: recipe.corrections,
-      larder: larderOf(foodsOf(context.packets), context.meanings),
-      servings: recipe.servings ?? undefined,
-    };
-    const read = readRecipe(parseRecipe(recipe.text), settings);
-    return adapt(
-      read,
-      diners,
-      settings,
-      { role: recipe.role ?? undefined, locked, alternatives },
-      solverOf(await highs),
+  ): Promise<{ adaptation: Adaptation; flavour: (FlavourReport | null)[] }> {
+    const { settings, read } = open(recipe, context);
+    const role = recipe.role ?? roleFromTitle(read.recipe.title);
+    const adaptation = adapt(read, diners, settings, { role, locked, alternatives }, await solver());
+    const protocol = diners[0]?.protocol;
+    const flavour = adaptation.plans.map((p) =>
+      p.changes.length > 0 && protocol
+        ? flavourBack(read, readRecipe(parseRecipe(p.text), settings), protocol, role)
+        : null,
     );
+    return { adaptation, flavour };
+  },
+
+  /** A dish as written, moderate and light, and the frontier of departure against fat share. */
+  async compare(
+    recipe: LibraryRecipe,
+    protocol: Protocol,
+    context: LibraryContext,
+  ): Promise<{ versions: Version[]; frontier: FrontierPoint[] }> {
+    const { settings, read } = open(recipe, context);
+    const options = { role: recipe.role ?? undefined };
+    const solve = await solver();
+    return {
+      versions: versionsOf(read, protocol, settings, options, solve),
+      frontier: frontierOf(read, protocol, settings, options, solve),
+    };
   },
 };
 

@@ -1,3 +1,5 @@
+import { POST as adaptRoute } from './adapt/route';
+import { AdaptationSchema } from '@/core/adapt/schema';
 import { AuditSchema } from '@/core/audit/schema';
 import { POST } from './audit/route';
 import { GET as foods } from './foods/route';
@@ -50,4 +52,39 @@ test('GET /api/protocols, /api/schema and /api/foods', async () => {
     ((await foods(new Request('http://kitchen/api/foods?q=courgette')).json()) as { id: string }[])[0]?.id,
   ).toBe('courgette');
   expect(foods(new Request('http://kitchen/api/foods')).status).toBe(400);
+});
+
+describe('POST /api/adapt', () => {
+  const post = (body: unknown) =>
+    adaptRoute(
+      new Request('http://x/api/adapt', {
+        method: 'POST',
+        body: typeof body === 'string' ? body : JSON.stringify(body),
+      }),
+    );
+  test('answers the contract’s adaptation', async () => {
+    const response = await post({
+      text: 'Pot\nServes 4\n\n2 tbsp olive oil\n1 kg potatoes',
+      protocol: 'heart-strict',
+      alternatives: 0,
+    });
+    expect(response.status).toBe(200);
+    const a = AdaptationSchema.parse(await response.json());
+    expect(a.plans[0]?.after.verdict).toBe('within');
+  });
+  test.each<[string, unknown, number, string]>([
+    ['no JSON', '{', 400, 'not-json'],
+    ['no text', { protocol: 'heart-strict' }, 400, 'bad-input'],
+    ['no such protocol', { text: 'Pot', protocol: 'moon' }, 400, 'unknown-protocol'],
+    [
+      'more than any recipe',
+      { text: 'x'.repeat(7 * 1024 * 1024), protocol: 'heart-strict' },
+      413,
+      'too-large',
+    ],
+  ])('%s', async (_, body, status, code) => {
+    const response = await post(body);
+    expect(response.status).toBe(status);
+    expect(((await response.json()) as { error: { code: string } }).error.code).toBe(code);
+  });
 });

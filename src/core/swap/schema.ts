@@ -31,6 +31,30 @@ export const SwapRow = z
   .strict();
 export type SwapRow = z.infer<typeof SwapRow>;
 
+/** What gives flavour beside salt, fat and sugar, `content/flavour.yaml`. */
+export const SENSE_IDS = ['acid', 'heat', 'aroma', 'umami'] as const;
+export type Sense = (typeof SENSE_IDS)[number];
+export const FlavourFile = z
+  .object({
+    senses: z.record(
+      z.enum(SENSE_IDS),
+      z
+        .object({
+          label: z.string(),
+          kinds: z.record(z.string(), z.number().positive()),
+          foods: z.record(z.string(), z.number().positive()),
+        })
+        .strict(),
+    ),
+    back: z.record(
+      z.enum(SENSE_IDS),
+      z.array(z.object({ food: z.string(), each: z.number().positive(), says: z.string() }).strict()),
+    ),
+    browning: z.string(),
+  })
+  .strict();
+export type FlavourFile = z.infer<typeof FlavourFile>;
+
 /** What may be eaten with a dish, `content/additions.yaml`. */
 export const AdditionRow = z
   .object({

@@ -3,7 +3,6 @@ import { useRouter, useSearchParams } from 'next/navigation';
 import { Suspense, useEffect, useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import { correctionKey } from '@/core/read/read';
-import type { Plan } from '@/core/adapt/schema';
 import type { Limit } from '@/core/protocol';
 import { type SwapPreview } from '@/core/swap/rank';
 import { database } from '@/data/db';
@@ -21,6 +20,7 @@ import { gaugesOf, ledgerOf } from './model';
 import { Method } from './method';
 import { NewRecipe } from './new-recipe';
 import { BenchActions } from './bench-actions';
+import { CompareDialog } from './compare';
 import { DishPanel } from './dish-panel';
 import { EmptyBench } from './empty-bench';
 import { LimitPanel } from './limit-panel';
@@ -86,7 +86,7 @@ function OpenRecipe({ id }: { id: string | null }) {
   const [whyLimit, setWhyLimit] = useState<string | null>(null);
   const [planning, setPlanning] = useState(false);
   const [wholeText, setWholeText] = useState(false);
-  const [dialog, setDialog] = useState<'new' | 'table' | null>(null);
+  const [dialog, setDialog] = useState<'new' | 'table' | 'compare' | null>(null);
 
   const open = async (texts: readonly string[]) => {
     const first = await take(texts);
@@ -144,10 +144,10 @@ function OpenRecipe({ id }: { id: string | null }) {
     select(null);
     setPlanning(true);
   };
-  const carryOut = ({ text, changes: made }: Plan) => {
+  const carryOut = (text: string, made: number) => {
     change({ text });
     setPlanning(false);
-    toast(`${made.length === 1 ? 'One change' : `${made.length} changes`} made.`, {
+    toast(`${made === 1 ? 'One change' : `${made} changes`} made.`, {
       action: { label: 'Undo', onClick: undo },
     });
   };
@@ -186,6 +186,7 @@ function OpenRecipe({ id }: { id: string | null }) {
       if (preview) apply(preview);
     },
     l: plan,
+    v: () => setDialog('compare'),
     d: nextDiner,
     t: () => setWholeText(!wholeText),
     n: () => setDialog('new'),
@@ -320,7 +321,7 @@ function OpenRecipe({ id }: { id: string | null }) {
             doc={doc}
             table={table}
             current={current}
-            onApply={carryOut}
+            onApply={(p) => carryOut(p.text, p.changes.length)}
             onClose={() => setPlanning(false)}
           />
         ) : asked >= 0 ? (
@@ -340,6 +341,7 @@ function OpenRecipe({ id }: { id: string | null }) {
             changes={changes}
             plate={current.appetite}
             onPlan={plan}
+            onCompare={() => setDialog('compare')}
             read={read}
             weighed={{ potG: doc.potG, plateG: doc.plateG }}
             onWeighed={change}
@@ -355,6 +357,18 @@ function OpenRecipe({ id }: { id: string | null }) {
       >
         <NewRecipe onTake={(texts) => void open(texts)} />
       </Dialog>
+      <CompareDialog
+        open={dialog === 'compare'}
+        onOpenChange={(o) => setDialog(o ? 'compare' : null)}
+        doc={doc}
+        title={audit.title}
+        current={current}
+        onKeep={(text) => void open([text])}
+        onTake={(text, made) => {
+          setDialog(null);
+          carryOut(text, made);
+        }}
+      />
       <TableDialog
         open={dialog === 'table'}
         onOpenChange={(o) => setDialog(o ? 'table' : null)}

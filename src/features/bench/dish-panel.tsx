@@ -21,6 +21,7 @@ export function DishPanel({
   changes,
   plate,
   onPlan,
+  onCompare,
   weighed,
   onWeighed,
   onSelect,
@@ -31,6 +32,7 @@ export function DishPanel({
   changes: Readonly<Record<string, OneChange | null>>;
   plate: number;
   onPlan: () => void;
+  onCompare: () => void;
   read: ReadRecipe;
   weighed: Weighed;
   onWeighed: (weighed: Weighed) => void;
@@ -101,6 +103,11 @@ export function DishPanel({
       {!table.every(mayEat) && !audit.notAdapted && (
         <Button look="solid" keys="L" className="mt-3" onClick={onPlan}>
           The least change that fits
+        </Button>
+      )}
+      {!audit.notAdapted && (
+        <Button look="plain" keys="V" className="mt-2 block" onClick={onCompare}>
+          Moderate and light versions
         </Button>
       )}
       {table.length > 1 && <Who table={table} changes={changes} onSelect={onSelect} />}

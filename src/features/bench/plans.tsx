@@ -1,6 +1,7 @@
 'use client';
 import { useMemo, useState } from 'react';
 import type { Adaptation, Plan } from '@/core/adapt/schema';
+import type { FlavourReport } from '@/core/swap/flavour';
 import type { StoredRecipe } from '@/data/db';
 import { Button, Key } from '@/ui/button';
 import { Glyph } from '@/ui/glyph';
@@ -55,18 +56,47 @@ function Changes({ plan, onLock }: { plan: Plan; onLock: (words: string) => void
   );
 }
 
+/** What the plan took from the taste, and what may give it back. */
+function Taste({ report }: { report: FlavourReport }) {
+  if (report.lost.length === 0) return null;
+  return (
+    <div className="mt-3">
+      <h3 className="font-semibold">{report.bland ? 'Likely bland' : 'Its taste'}</h3>
+      <p className="text-[13.5px]">
+        Gone: {report.lost.join('; ')}. {report.bland ? 'There is ' : 'But '}
+        {report.because}.
+      </p>
+      {report.back.length > 0 && (
+        <ul className="mt-0.5 text-[13.5px]">
+          {report.back.map((b) => (
+            <li key={b.food.id}>
+              <b className="font-semibold">
+                {b.measure} {b.food.name.toLowerCase()}
+              </b>{' '}
+              for {b.sense}, {b.says}
+            </li>
+          ))}
+        </ul>
+      )}
+    </div>
+  );
+}
+
 function Plans({
   adaptation,
+  flavour,
   onApply,
   onLock,
 }: {
   adaptation: Adaptation;
+  flavour: readonly (FlavourReport | null)[];
   onApply: (plan: Plan) => void;
   onLock: (words: string) => void;
 }) {
   const [chosen, setChosen] = useState(0);
   const { plans, infeasible, before } = adaptation;
   const plan = plans[Math.min(chosen, plans.length - 1)] ?? infeasible?.closest;
+  const taste = plans.length > 0 ? flavour[Math.min(chosen, plans.length - 1)] : null;
   useKeys({ a: () => plan && plan.changes.length > 0 && onApply(plan) });
   return (
     <>
@@ -105,6 +135,7 @@ function Plans({
           {plan.changes.length > 0 && (
             <>
               <BeforeAfter before={before} after={plan.after} />
+              {taste && <Taste report={taste} />}
               <div className="mt-3 flex justify-end">
                 <Button look="solid" keys="A" onClick={() => onApply(plan)}>
                   Make these changes
@@ -143,7 +174,7 @@ export function LeastChange({
     }),
     [doc, everyone, table, current, locked],
   );
-  const { adaptation, working, stop } = usePlans(question);
+  const { adaptation, flavour, working, stop } = usePlans(question);
   return (
     <section aria-label="The least change">
       <div className="flex items-start justify-between gap-2">
@@ -200,6 +231,7 @@ export function LeastChange({
           <Plans
             key={`${everyone} ${locked.join('|')}`}
             adaptation={adaptation}
+            flavour={flavour}
             onApply={onApply}
             onLock={(words) => setLocked([...locked, words])}
           />

@@ -1,6 +1,7 @@
 'use client';
 import { useEffect, useState } from 'react';
 import type { Adaptation } from '@/core/adapt/schema';
+import type { FlavourReport } from '@/core/swap/flavour';
 import type { StoredRecipe } from '@/data/db';
 import { planner, stopPlanning } from '@/workers/adapt';
 import { plainRecipes } from '@/workers/library';
@@ -18,11 +19,17 @@ interface Question {
 /** Plans for a dish, made in a worker; null while they are being made, or where nobody asks. */
 export function usePlans(question: Question | null): {
   readonly adaptation: Adaptation | null;
+  /** What each plan took from the taste, and what gives it back. */
+  readonly flavour: readonly (FlavourReport | null)[];
   readonly working: boolean;
   readonly stop: () => void;
 } {
   const context = useLibraryContext();
-  const [found, setFound] = useState<{ of: Question; adaptation: Adaptation | null } | null>(null);
+  const [found, setFound] = useState<{
+    of: Question;
+    adaptation: Adaptation | null;
+    flavour: readonly (FlavourReport | null)[];
+  } | null>(null);
   useEffect(() => {
     if (!question) return;
     let current = true;
@@ -35,8 +42,8 @@ export function usePlans(question: Question | null): {
     }));
     void planner()
       .adapt(recipe, diners, context, [...question.locked], ALTERNATIVES)
-      .then((adaptation) => {
-        if (current) setFound({ of: question, adaptation });
+      .then(({ adaptation, flavour }) => {
+        if (current) setFound({ of: question, adaptation, flavour });
       });
     return () => {
       current = false;
@@ -45,10 +52,11 @@ export function usePlans(question: Question | null): {
   const answered = question !== null && found?.of === question;
   return {
     adaptation: answered ? found.adaptation : null,
+    flavour: answered ? found.flavour : [],
     working: question !== null && !answered,
     stop: () => {
       stopPlanning();
-      if (question) setFound({ of: question, adaptation: null });
+      if (question) setFound({ of: question, adaptation: null, flavour: [] });
     },
   };
 }

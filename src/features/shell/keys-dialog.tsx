@@ -22,6 +22,7 @@ const GROUPS: readonly { name: string; keys: readonly (readonly [string, string]
       ['S', 'Next swap in the list'],
       ['A', 'Apply the chosen swap or plan'],
       ['L', 'The least change that fits'],
+      ['V', 'Versions side by side'],
       ['W', 'Why these numbers'],
       ['D', 'Next diner'],
       ['+ −', 'More or fewer servings'],
