@@ -53,7 +53,8 @@ const config = [
   },
   { files: ['scripts/**', 'cli/**', 'e2e/**'], rules: { 'no-console': 'off' } },
   {
-    ignores: ['.shots/**', 
+    ignores: [
+      '.shots/**',
       '.next/**',
       'node_modules/**',
       'content/compiled/**',

@@ -25,10 +25,15 @@ const limitRow = (l: AuditLimit): string => {
   return `  ${l.label.padEnd(40)} ${value.padStart(14)}  ${bound.padEnd(24)} ${MARK[l.verdict]}`;
 };
 
+/** More of one thing than anybody adds at the stove, grams a plate. */
+const PLENTY_G = 150;
+
 /** How much more the dish takes, and of which line less is enough. */
 function roomRows(audit: RecipeAudit): string[] {
   const room = (audit.headroom ?? []).flatMap((r) =>
-    r.grams !== null && r.grams > 0 && r.measure ? [`${r.measure} ${r.food.name.toLowerCase()}`] : [],
+    r.grams !== null && r.grams > 0 && r.grams < PLENTY_G * audit.servings.best && r.measure
+      ? [`${r.measure} ${r.food.name.toLowerCase()}`]
+      : [],
   );
   return [
     ...(room.length > 0 ? [`  room in the pot for one of: ${room.join(', ')}`] : []),
@@ -110,6 +115,12 @@ export function adaptationTable(adaptation: Adaptation, protocol: Protocol): str
   plans.forEach((p, i) => rows.push(...planRows(p, i === 0 ? '  the least change' : `  another way, ${i}`)));
   if (infeasible) {
     rows.push(`  no plan: ${infeasible.because}`);
+    rows.push(
+      ...infeasible.without.map(
+        (w) =>
+          `  without the limit on ${w.limit.toLowerCase()}: ${w.changes === null ? 'no plan either' : `${w.changes} ${w.changes === 1 ? 'change' : 'changes'}`}`,
+      ),
+    );
     if (infeasible.closest && infeasible.closest.changes.length > 0) {
       rows.push(...planRows(infeasible.closest, '  the closest'));
       rows.push(...infeasible.closest.after.limits.filter((l) => l.verdict !== 'within').map(limitRow));

@@ -165,6 +165,7 @@ describe('plans', () => {
     expect(plans).toEqual([]);
     expect(infeasible?.limits.length).toBeGreaterThan(0);
     expect(infeasible?.closest).not.toBeNull();
+    expect(infeasible?.without.map((w) => w.limit)).toEqual(infeasible?.limits);
   });
   test('a pickle is left alone', () => {
     const { plans, infeasible } = run(

@@ -150,7 +150,12 @@ function nearest(read: ReadRecipe, context: Context, barredBy: string | null): A
       limits: [],
       closest: null,
       because: 'somebody at the table must not eat a line that nothing here can stand in for',
+      without: [],
     };
+  const solve = (m: Model): Selection | null => {
+    const answer = context.solve(lpOf(m));
+    return answer && selectionOf(m, answer);
+  };
   const missed = model.rows.flatMap((row, r) => (found(`s${r}`) > 1e-6 ? [row.name] : []));
   const draft = carryOut(read, { read, changes: [] }, lines, selectionOf(model, found), context, true);
   const unknown = read.lines.filter((l) => l.missing !== null).map((l) => l.line.text);
@@ -161,7 +166,12 @@ function nearest(read: ReadRecipe, context: Context, barredBy: string | null): A
       : missed.length > 0
         ? `${[...new Set(missed)].join(' and ').toLowerCase()} cannot be met together with the rest by any swap known here`
         : 'what the words leave open still reaches over a limit after every swap known here: measure the lines that would settle it');
-  return { limits: [...new Set(missed)], closest: planOf(draft, context, false), because };
+  const limits = [...new Set(missed)];
+  const without = limits.map((limit) => {
+    const rest = solve({ ...model, rows: model.rows.filter((row) => row.name !== limit) });
+    return { limit, changes: rest && rest.filter((k) => k > 0).length };
+  });
+  return { limits, closest: planOf(draft, context, false), because, without };
 }
 
 /**
@@ -195,7 +205,12 @@ export function adapt(
   const untouched: Draft = { read, changes: [] };
   if (servesAll(read, context)) return result([planOf(untouched, context, true)], null);
   if (before.notAdapted)
-    return result([], { limits: [], closest: planOf(untouched, context, false), because: before.notAdapted });
+    return result([], {
+      limits: [],
+      closest: planOf(untouched, context, false),
+      because: before.notAdapted,
+      without: [],
+    });
   if (read.lines.some((l) => l.missing !== null)) return result([], nearest(read, context, null));
   const { model, lines } = programme(read, context);
   const plans: { plan: Plan; key: string }[] = [];

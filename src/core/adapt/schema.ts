@@ -45,6 +45,8 @@ export const AdaptationSchema = z.object({
       limits: z.array(z.string()),
       closest: PlanSchema.nullable(),
       because: z.string(),
+      /** What giving one colliding limit up would buy: the changes that the rest would then need. */
+      without: z.array(z.object({ limit: z.string(), changes: z.number().int().nullable() })),
     })
     .nullable(),
 });

@@ -239,8 +239,12 @@ export function unsaid(food: Food, purpose: string | null, servings: number): We
         return { grams: range(...p.grams), readings: [`no amount, "${purpose}": ${p.why}`] };
   const rule = VAGUE.unsaid[food.id] ?? VAGUE.unsaid[food.kind];
   if (!rule) return null;
-  if (rule.cookedOnly && (food.waterG ?? 0) < 40) return null;
-  const [low, best, high] = rule.perServing;
+  const beside = /\bserv/.test(purpose ?? '');
+  if (rule.cookedOnly && (food.waterG ?? 0) < 40 && !beside && !VAGUE.unsaid[food.id]) return null;
+  // a side is said as it is eaten: dry grain takes up water, bread holds less of it
+  const water = food.waterG ?? 100;
+  const dry = rule.cookedOnly && !VAGUE.unsaid[food.id] ? (water < 20 ? 1 / 2.6 : water < 40 ? 0.45 : 1) : 1;
+  const [low, best, high] = rule.perServing.map((g) => g * dry) as [number, number, number];
   return {
     grams: range(low * servings, best * servings, high * servings),
     readings: [`no amount: ${rule.why}`],

@@ -5,7 +5,10 @@ import type { MethodFile } from './schema';
 const { negations, more } = rawMethod as unknown as MethodFile;
 
 const NEGATION = new RegExp(
-  `(?:^|[^a-z])(?:${negations.map((n) => n.replace(/'/g, "['’]")).join('|')})(?![a-z])`,
+  `(?:^|[^a-z])(?:${[...negations]
+    .sort((a, b) => b.length - a.length)
+    .map((n) => n.replace(/'/g, "['’]"))
+    .join('|')})(?![a-z])`,
   'i',
 );
 /** Words that say it comes on top of what the list holds. */

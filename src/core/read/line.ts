@@ -1,131 +1,16 @@
-import { statesAgainst, SURE, type Candidate } from '@/core/food/find';
 import { AT } from '@/core/food/nutrients';
 import type { Corners } from '@/core/range/bounds';
-import { TABLE_LARDER, type Larder } from '@/core/food/larder';
+import { TABLE_LARDER } from '@/core/food/larder';
 import type { Food } from '@/core/food/table';
 import { tokens } from '@/core/food/tokens';
 import { unsaid, weigh, type Weighed } from '@/core/food/weigh';
 import { preparationEffect } from '@/core/prepare/rules';
-import { US_MEASURES } from '@/core/measure/units';
 import { exact, hull, type Range } from '@/core/range/range';
 import { readLineWords, type FoodWords, type LineWords } from '@/core/recipe/line';
 import type { SourceLine } from '@/core/recipe/source';
 import { cornersOfLine, together, type Option } from './corners';
+import { find, fromCan, mightBe, NOTHING, type Found } from './food-of';
 import type { ReadFood, ReadLine, ReadSettings } from './types';
-
-interface Found {
-  readonly food: Food | null;
-  readonly confidence: number;
-  readonly candidates: readonly Candidate[];
-  /** The words that were looked for. */
-  readonly phrase: string;
-  /** The cook said that this is what she means by the words. */
-  readonly meant: boolean;
-  readonly cycle?: readonly string[];
-}
-
-const NOTHING: Found = { food: null, confidence: 0, candidates: [], phrase: '', meant: false };
-
-const fromCan = (words: FoodWords) =>
-  words.measures.some((m) => m.unit?.id === 'can' || (m.unit?.package && m.each));
-
-const CITRUS = new Set(['lemon', 'lime', 'orange', 'mandarin', 'grapefruit']);
-/** Herbs come fresh by these, dried by the spoon. */
-const FRESH_BY = new Set(['sprig', 'leaf', 'bunch', 'handful', 'stalk']);
-const JUICED = /\bjuiced\b|\bjuice only\b|\bjuice of\b|\bsqueezed\b|^\s*juice\b/;
-
-/** The food a phrase names, helped by its container and what is done with it. */
-function find(words: FoodWords, larder: Larder): Found {
-  const findFood = larder.finder.find;
-  const can = words.measures.some((m) => m.unit?.id === 'can');
-  const phrase = can && !/\b(?:canned|tinned)\b/.test(words.food) ? `canned ${words.food}` : words.food;
-  const recipe = larder.recipes?.find(words.food, words.notes);
-  if (recipe?.kind === 'food')
-    return { food: recipe.food, confidence: 1, candidates: [], phrase, meant: true };
-  if (recipe) return { ...NOTHING, phrase, cycle: recipe.titles };
-  const meant = larder.meant(phrase, words.notes);
-  if (meant)
-    return { food: meant, confidence: 1, candidates: findFood(phrase, words.notes), phrase, meant: true };
-  let candidates = findFood(phrase, words.notes);
-  let best = candidates[0];
-  // "oil, olive": the name turned round at its comma
-  const after = words.notes.split(',')[0]?.trim() ?? '';
-  if (after && /^[a-z ]{2,24}$/.test(after)) {
-    const turned = larder.finder.ofName(tokens(`${after} ${words.food}`));
-    if (turned && turned !== best?.food) {
-      candidates = [{ food: turned, confidence: 1, as: `${after} ${words.food}` }, ...candidates];
-      best = candidates[0];
-    }
-  }
-  // beans that are drained came out of a can or a jar
-  const packaged = words.measures.some((m) => m.unit?.package);
-  const drained = /\bdrained\b/.test(words.notes) && !/\b(?:soaked|cooked|boiled)\b/.test(words.notes);
-  if (
-    !can &&
-    best?.food.kind === 'bean' &&
-    (drained || packaged) &&
-    best.food.might.some((id) => larder.foodById(id)?.kind === 'canned-bean')
-  ) {
-    const again = findFood(`canned ${words.food}`, words.notes);
-    if (again[0] && again[0].confidence >= SURE) {
-      candidates = again;
-      best = again[0];
-    }
-  }
-  if (
-    best?.food.kind === 'spice' &&
-    words.measures.some((m) => m.unit && FRESH_BY.has(m.unit.id)) &&
-    !/\bdried\b/.test(words.food)
-  ) {
-    const fresh = findFood(`fresh ${words.food}`, words.notes);
-    if (fresh[0] && fresh[0].confidence >= 0.95 && fresh[0].food.kind === 'herb') {
-      candidates = fresh;
-      best = fresh[0];
-    }
-  }
-  // "1 lemon, juiced": what goes in is the juice
-  if (best && CITRUS.has(best.food.id) && JUICED.test(words.notes) && !/\bjuice\b/.test(words.food)) {
-    const juice = findFood(`${words.food} juice`, '');
-    if (juice[0] && juice[0].confidence >= SURE) {
-      candidates = juice;
-      best = juice[0];
-    }
-  }
-  if (best && best.confidence >= SURE && words.measures.length > 0 && !weigh(words, best.food, US_MEASURES)) {
-    // "2 peppers": of two foods of one name, the one that comes by the piece
-    const other = candidates.find((c) => c.confidence >= 0.9 && weigh(words, c.food, US_MEASURES));
-    if (other) {
-      best = other;
-      candidates = [other, ...candidates.filter((c) => c !== other)];
-    }
-  }
-  if (!best) return { ...NOTHING, phrase };
-  return {
-    food: best.confidence >= SURE ? best.food : null,
-    confidence: best.confidence,
-    candidates,
-    phrase,
-    meant: false,
-  };
-}
-
-/** Other foods the same words allow, by the row's `might`, unless the words rule them out. */
-function mightBe(food: Food, words: FoodWords, as: string, larder: Larder): Food[] {
-  if (food.might.length === 0) return [];
-  const said = new Set(tokens(`${words.food} ${words.notes}`));
-  return food.might.flatMap((rule) => {
-    // "id@name": only where the food was called by that name
-    const [id = '', name] = rule.split('@');
-    if (name !== undefined && name !== as) return [];
-    const other = larder.foodById(id);
-    if (!other) return [];
-    // "tomato purée, no salt added" is not the salted one
-    if (statesAgainst(other, `${words.food} ${words.notes}`)) return [];
-    const theirs = new Set(tokens(other.name));
-    const ruledOut = tokens(food.name).some((t) => !theirs.has(t) && said.has(t));
-    return ruledOut ? [] : [other];
-  });
-}
 
 interface Item {
   readonly read: ReadFood;

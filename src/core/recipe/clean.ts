@@ -90,9 +90,13 @@ export function clean(line: string): string {
       )
       .replace(/⁄/g, '/');
   } else if (text.includes('\t')) text = text.replaceAll('\t', ' ');
-  return text
-    .replace(/(\d)\s*\/\s*(\d)(?=\D|$)/g, '$1/$2')
-    .replace(/(\d+\/\d+)(?=[a-zA-Z])/g, '$1 ')
-    .replace(/ {2,}/g, ' ')
-    .trim();
+  return (
+    text
+      .replace(/(\d)\s*\/\s*(\d)(?=\D|$)/g, '$1/$2')
+      .replace(/(\d+\/\d+)(?=[a-zA-Z])/g, '$1 ')
+      // two typed hyphens are a dash
+      .replace(/ -{2,3} /g, ' - ')
+      .replace(/ {2,}/g, ' ')
+      .trim()
+  );
 }

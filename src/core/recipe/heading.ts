@@ -92,6 +92,9 @@ export function sectionName(text: string): string {
 const SECTION_WORDS =
   /^(?:(?:the|for) )?(?:[\w-]+ ){0,2}(?:topping|filling|dressing|sauce|base|crust|dough|batter|glaze|marinade|garnish|salad|icing|frosting|crumble|paste|spice mix|stew|soup|curry|cream|to serve|to finish)$/i;
 
+const NEVER_FOOD =
+  /^(?:(?:the|for the) )?(?:bowls?|assembly|toppings?|garnish(?:es)?|layers?|plates?|platter)$/i;
+
 /** "Topping" alone on a line, a list right below it: a section that forgot its colon. */
 export function isBareSection(
   stretch: { text: string; marked: boolean },
@@ -101,7 +104,8 @@ export function isBareSection(
   const { text } = stretch;
   if (
     stretch.marked ||
-    !afterBlank ||
+    // without a blank row before it only words that are never a food, lest a food be lost for a heading
+    (!afterBlank && !NEVER_FOOD.test(text)) ||
     text.split(' ').length > 4 ||
     /[\d.,:;]/.test(text) ||
     startsWithMeasure(text)

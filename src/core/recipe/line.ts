@@ -49,6 +49,7 @@ const PLUS_MORE =
   /[,(;+&]?\s*\b(?:plus|and|with) (?:a (?:little|bit|few|splash) )?(?:some )?(?:more|extra)\b([^)]*)\)?|,\s*(?:and )?extra (?:for|to)\b([^)]*)/;
 const PURPOSE =
   /(?:,|\(|\s)\s*((?:for|to) (?:deep[- ]?frying|frying|shallow frying|fry|saut[eé]ing|cooking|cook|the pan|the skillet|browning|greasing|grease|oiling|brushing|brush|lining|spraying|the tin|the tray|drizzling|drizzle|finishing|finish|serving|serve|garnish(?:ing)?|sprinkling|sprinkle|dusting|topping|top|decorating|decorate|the (?:pasta |cooking )?water|pasta water|boiling|the pot|blanching|rolling|kneading))\b/;
+const EACH_OF = /^\s*(?:each(?: of)?|of each(?: of)?)\b(?:\s*:)?\s*(?=[a-zà-ÿ])/;
 const FROM_CONTAINER = /\b(?:from|out of) (?:an?|the) (can|tin|jar|packet|carton|bag|bottle)\b/;
 const NOISE = /^\s*(?:of|the|x|-|,|\.|:|about)\s+/;
 
@@ -144,6 +145,9 @@ export function readLineWords(line: string): LineWords {
   reader.skip(/\s*(?:of\s+)?/y);
   const measured = readMeasures(reader);
   let rest = text.slice(reader.at);
+  // "1 tsp each turmeric, coriander and chilli": all of them, each with the amount
+  const each = measured.measures.length > 0 ? EACH_OF.exec(rest) : null;
+  if (each) rest = `${rest.slice(each[0].length)}`.replace(/,\s*(?:and |& )?/g, ' and ');
   rest = rest.replace(NOISE, '');
   let { food, rest: prep } = splitPreparation(rest.replace(/\s+\bor so\b/, ' '));
   // "1 cup peeled, diced sweet potato": what is done comes before the food
@@ -221,7 +225,7 @@ export function readLineWords(line: string): LineWords {
         notes: noteText,
         measures: own.measures.length
           ? own.measures
-          : i === 0 || measures.every((m) => m.unit?.kind === 'vague' || !m.unit)
+          : i === 0 || each !== null || measures.every((m) => m.unit?.kind === 'vague' || !m.unit)
             ? measures
             : [],
         equivalent: i === 0 ? equivalent : own.equivalent,
@@ -279,7 +283,10 @@ function splitAlternatives(text: string): { first: string[]; together: string; a
 function noteAlternatives(notes: string): string[] {
   const found: string[] = [];
   for (const piece of notes.split(/[,;]/)) {
-    const m = /^\s*(?:or|can sub(?:stitute)?|or use|or sub(?:stitute)?)\s+(?:use\s+)?(.+)$/.exec(piece);
+    const m =
+      /^\s*(?:or|can sub(?:stitute)?|or use|or sub(?:stitute)?|(?:i|we) (?:often |usually |always )?used?)\s+(?:use\s+)?(.+)$/i.exec(
+        piece,
+      );
     if (m?.[1] && !NOT_OTHER.test(m[1]) && !PREPARATION.has(m[1].trim().split(' ').at(-1) ?? ''))
       found.push(m[1].trim());
   }

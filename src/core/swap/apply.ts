@@ -58,16 +58,17 @@ function inOwnWords(line: ReadLine, text: string, food: Food, settings: ReadSett
   if (at < 0) return null;
   const [name = text] = text.split(', ');
   const said = /, (?:no salt added|unsalted|no salt|unsweetened)\b/.exec(text)?.[0] ?? '';
-  // nuts are soaked for the blender, what stands in is not
+  // nuts are soaked for the blender and sugar is packed, what stands in is not
   const rest = own
     .slice(at + words.length)
     .replace(
       /,\s*soaked(?:\s+(?:overnight|for [^,]*))?/i,
       food.kind === 'bean' || food.kind === 'nut' || food.kind === 'seed' ? '$&' : '',
     );
+  const kept = food.kind === 'sugar' ? rest : rest.replace(/,?\s*(?:firmly |lightly )?packed\b/i, '');
   const plainName =
     line.words?.foods[0]?.measures[0]?.unit?.id === 'can' ? name.replace(/^canned /, '') : name;
-  const next = `${own.slice(0, at)}${plainName}${said}${rest}`;
+  const next = `${own.slice(0, at)}${plainName}${said}${kept}`;
   const read = readLine({ ...line.line, text: next }, settings, 4);
   return read.foods.length === 1 && read.foods[0]?.food?.id === food.id && read.corners ? next : null;
 }

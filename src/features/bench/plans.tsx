@@ -104,6 +104,14 @@ function Plans({
         <p className="mt-2 rounded-lg bg-wash px-3 py-2">
           No plan brings it within: {infeasible.because}.
           {infeasible.closest && infeasible.closest.changes.length > 0 && ' This comes closest.'}
+          {infeasible.without
+            .filter((w) => w.changes !== null)
+            .map((w) => (
+              <span key={w.limit} className="block">
+                Without the limit on {w.limit.toLowerCase()}{' '}
+                {w.changes === 1 ? 'one change' : `${w.changes ?? 0} changes`} would do.
+              </span>
+            ))}
         </p>
       )}
       {plans.length > 1 && (

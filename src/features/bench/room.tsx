@@ -5,6 +5,9 @@ import type { Protocol, RoleId } from '@/core/protocol';
 import type { ReadRecipe } from '@/core/read/types';
 import { shortLabel } from './model';
 
+/** More of one thing than anybody adds at the stove, grams a plate. */
+const PLENTY_G = 150;
+
 const FRACTIONS: readonly (readonly [number, string])[] = [
   [0.875, 'seven eighths'],
   [0.75, 'three quarters'],
@@ -41,7 +44,8 @@ export function Room({
   if (!found) return null;
   const { rooms, less } = found;
   const more = rooms.flatMap((r) => {
-    const measure = r.grams > 0 && Number.isFinite(r.grams) ? inSpoons(r.food, r.grams) : null;
+    const some = r.grams > 0 && r.grams < PLENTY_G * read.servings.range.best;
+    const measure = some ? inSpoons(r.food, r.grams) : null;
     return measure ? [{ ...r, measure }] : [];
   });
   const none = rooms.filter((r) => r.grams === 0).length;
