@@ -67,9 +67,10 @@ const servesAll = (read: ReadRecipe, context: Context): boolean =>
 function programme(
   read: ReadRecipe,
   { diners, settings, options, role }: Context,
+  ahead = true,
 ): { model: Model; lines: LineChoices[] } {
   const locked = new Set(read.lines.flatMap((l, i) => (options.locked?.includes(l.line.text) ? [i] : [])));
-  const lines = [...choicesOf(read, settings, locked), ...additionsFor(read, role, settings)];
+  const lines = [...choicesOf(read, settings, locked, ahead), ...additionsFor(read, role, settings)];
   const people = diners.flatMap((d): AdaptDiner[] => {
     const dish = dishOf(read, d.plate);
     const known = isComplete(dish) ? dish : { ...dish, lines: dish.lines.map((l) => l ?? []) };
@@ -115,10 +116,13 @@ function carryOut(
     draft = { read: readRecipe(parseRecipe(text), context.settings), changes: [...draft.changes, ...named] };
     if (changes.length === 0 || servesAll(draft.read, context)) return draft;
     // what was changed once stays as it is now
-    const next = programme(draft.read, context);
+    let next = programme(draft.read, context);
+    let found = context.solve(lpOf(next.model));
+    if (!found) {
+      next = programme(draft.read, context, false);
+      found = context.solve(lpOf(next.model)) ?? (relaxed ? context.solve(lpOf(next.model, [], true)) : null);
+    }
     choices = next.lines;
-    const found =
-      context.solve(lpOf(next.model)) ?? (relaxed ? context.solve(lpOf(next.model, [], true)) : null);
     chosen = found && selectionOf(next.model, found);
   }
   return draft;
@@ -141,9 +145,44 @@ const keyOf = (draft: Draft) =>
     .sort()
     .join('|');
 
+/** Plans that hold in words, the least first, until enough differ or nothing more is found. */
+function plansOf(
+  read: ReadRecipe,
+  model: Model,
+  lines: LineChoices[],
+  wanted: number,
+  context: Context,
+): { plan: Plan; key: string }[] {
+  const untouched: Draft = { read, changes: [] };
+  const plans: { plan: Plan; key: string }[] = [];
+  const cuts: Cut[] = [];
+  for (let tries = 0; tries < MOST_TRIES + wanted && plans.length < wanted; tries += 1) {
+    const found = context.solve(lpOf(model, cuts));
+    if (!found) break;
+    const selection = selectionOf(model, found);
+    // a solver's tolerance may let a hair too much pass: that selection is not one
+    if (!holds(model, selection)) {
+      cuts.push({ selection, differ: 1 });
+      continue;
+    }
+    const draft = carryOut(read, untouched, lines, selection, context);
+    const serves = servesAll(draft.read, context);
+    // what does not hold in words is tried no more; another way is to differ in a third of its changes
+    const changed = selection.filter((k) => k > 0).length;
+    cuts.push({ selection, differ: serves ? Math.max(1, Math.ceil(changed / 3)) : 1 });
+    if (!serves) continue;
+    const key = keyOf(draft);
+    if (plans.some((p) => p.key === key)) continue;
+    // the first selection that also holds in words is the least one, unless a later round added to it
+    const optimal = plans.length === 0 && draft.changes.length === changed;
+    plans.push({ plan: planOf(draft, context, optimal), key });
+  }
+  return plans;
+}
+
 /** What collides, and the nearest that can be reached, where no plan holds everything. */
 function nearest(read: ReadRecipe, context: Context, barredBy: string | null): Adaptation['infeasible'] {
-  const { model, lines } = programme(read, context);
+  const { model, lines } = programme(read, context, false);
   const found = context.solve(lpOf(model, [], true));
   if (!found)
     return {
@@ -212,26 +251,13 @@ export function adapt(
       without: [],
     });
   if (read.lines.some((l) => l.missing !== null)) return result([], nearest(read, context, null));
-  const { model, lines } = programme(read, context);
   const plans: { plan: Plan; key: string }[] = [];
-  const cuts: Cut[] = [];
   const wanted = 1 + (options.alternatives ?? 2);
-  for (let tries = 0; tries < MOST_TRIES + wanted && plans.length < wanted; tries += 1) {
-    const found = solve(lpOf(model, cuts));
-    if (!found) break;
-    const selection = selectionOf(model, found);
-    if (!holds(model, selection)) throw new Error('the solver’s answer does not hold');
-    const draft = carryOut(read, untouched, lines, selection, context);
-    const serves = servesAll(draft.read, context);
-    // what does not hold in words is tried no more; another way is to differ in a third of its changes
-    const changed = selection.filter((k) => k > 0).length;
-    cuts.push({ selection, differ: serves ? Math.max(1, Math.ceil(changed / 3)) : 1 });
-    if (!serves) continue;
-    const key = keyOf(draft);
-    if (plans.some((p) => p.key === key)) continue;
-    // the first selection that also holds in words is the least one, unless a later round added to it
-    const optimal = plans.length === 0 && draft.changes.length === selection.filter((k) => k > 0).length;
-    plans.push({ plan: planOf(draft, context, optimal), key });
+  // first with what each swap brings to light counted at once, then leaving that to later rounds
+  for (const ahead of [true, false]) {
+    if (plans.length > 0) break;
+    const { model, lines } = programme(read, context, ahead);
+    plans.push(...plansOf(read, model, lines, wanted, context));
   }
   plans.sort((a, b) => a.plan.departure - b.plan.departure);
   return plans.length > 0

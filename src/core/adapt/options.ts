@@ -1,7 +1,10 @@
+import { foodById, type Food } from '@/core/food/table';
 import { weightEaten } from '@/core/prepare/yields';
 import type { Corners } from '@/core/range/bounds';
 import { exact, type Range } from '@/core/range/range';
+import { parseRecipe } from '@/core/recipe/parse';
 import { readLine } from '@/core/read/line';
+import { readRecipe } from '@/core/read/read';
 import type { ReadLine, ReadRecipe, ReadSettings } from '@/core/read/types';
 import { applySwap } from '@/core/swap/apply';
 import rawAdditions from '@content/compiled/additions.json';
@@ -32,6 +35,9 @@ export interface LineChoices {
   readonly role: DishRole;
   readonly choices: readonly Choice[];
 }
+
+/** How much nearness a swap keeps that is made for another role. */
+const OTHER_ROLE = 0.7;
 
 /** Foods of which a little less keeps the dish what it is. */
 const LESS_OF = new Set([
@@ -127,12 +133,23 @@ const bestGrams = (line: ReadLine) => line.foods.reduce((g, f) => g + (f.grams?.
 const allergensOf = (line: ReadLine) =>
   [...line.foods, ...line.alternatives].flatMap((f) => f.food?.allergens ?? []);
 
+/** Foods that only the method names, and did not before a change. */
+function surfacing(before: ReadRecipe, text: string, settings: ReadSettings): ReadLine[] {
+  const known = new Set(
+    before.lines.filter((l) => l.origin === 'method').map((l) => `${l.step} ${l.foods[0]?.food?.id}`),
+  );
+  return readRecipe(parseRecipe(text), settings).lines.filter(
+    (l) => l.origin === 'method' && !known.has(`${l.step} ${l.foods[0]?.food?.id}`),
+  );
+}
+
 function choiceOf(
   read: ReadRecipe,
   index: number,
   swap: SwapRow,
   share: number,
   settings: ReadSettings,
+  ahead: boolean,
 ): Choice | null {
   const line = read.lines[index] as ReadLine;
   const swapped = applySwap(read, index, swap, settings);
@@ -141,17 +158,23 @@ function choiceOf(
     readLine({ ...line.line, text }, { ...settings, corrections: {} }, read.servings.range.best),
   );
   if (news.some((n) => !n.corners)) return null;
+  // words that the old line had covered, or that the swap itself puts into the method, come to light
+  const surfaced =
+    ahead && (line.origin === 'method' || swapped.steps.length > 0)
+      ? surfacing(read, swapped.text, settings)
+      : [];
+  if (surfaced.some((n) => !n.corners)) return null;
   // a line that stays what it was changes nothing
   if (news.length === 1 && news[0]?.line.text === line.line.text) return null;
   return {
     swap,
     share,
-    corners: news.map((n) => n.corners as Corners),
+    corners: [...news, ...surfaced].map((n) => n.corners as Corners),
     yieldOf: swap.to.some((t) => t.food === 'same')
       ? (read.yields[index]?.factor ?? exact(1))
       : { low: 0.6, best: 0.9, high: 1.1 },
     closeness: swap.closeness,
-    allergens: news.flatMap(allergensOf),
+    allergens: [...news, ...surfaced].flatMap(allergensOf),
     grams: news.reduce((g, n) => g + bestGrams(n), 0),
   };
 }
@@ -160,11 +183,13 @@ function choiceOf(
  * What may be done with each line: keep it, swap it by what it does in the dish, less of it, more of it.
  *
  * @param locked lines that are only kept ("not my walnuts")
+ * @param ahead  true counts what a swap brings to light in the method as its own doing; false leaves it to a later round
  */
 export function choicesOf(
   read: ReadRecipe,
   settings: ReadSettings,
   locked: ReadonlySet<number> = new Set(),
+  ahead = true,
 ): LineChoices[] {
   const batter = isBatter(read);
   return read.lines.map((line, index) => {
@@ -198,9 +223,9 @@ export function choicesOf(
     ];
     for (const swap of swaps) {
       const fits = swap.roles.includes(role.id);
-      const choice = choiceOf(read, index, swap, 1, settings);
+      const choice = choiceOf(read, index, swap, 1, settings, ahead);
       // what is made for another role stays less near
-      if (choice) choices.push(fits ? choice : { ...choice, closeness: choice.closeness * 0.9 });
+      if (choice) choices.push(fits ? choice : { ...choice, closeness: choice.closeness * OTHER_ROLE });
     }
     const measured = (line.words?.foods[0]?.measures.length ?? 0) > 0;
     if (
@@ -212,7 +237,7 @@ export function choicesOf(
     ) {
       const amounts = LESS_OF.has(food.kind) ? LESS : MORE_OF.has(food.kind) ? MORE : [];
       for (const swap of amounts) {
-        const choice = choiceOf(read, index, swap, Math.abs(1 - (swap.to[0]?.ratio ?? 1)), settings);
+        const choice = choiceOf(read, index, swap, Math.abs(1 - (swap.to[0]?.ratio ?? 1)), settings, ahead);
         if (choice) choices.push(choice);
       }
     }
@@ -296,12 +321,19 @@ function oneOfThem(read: ReadRecipe, index: number, settings: ReadSettings): Cho
 const ADDITIONS = rawAdditions as unknown as readonly AdditionRow[];
 const BESIDE: DishRole = { id: 'beside', label: 'beside the dish', evidence: '' };
 
+/** True where the dish has the food already, or a grain for a grain. */
+function isAlike(addition: AdditionRow, food: Food | null): boolean {
+  if (!food) return false;
+  const grain = (kind: string | undefined) => kind === 'whole-grain' || kind === 'refined-grain';
+  return food.id === addition.food || (grain(food.kind) && grain(foodById(addition.food)?.kind));
+}
+
 /** Bulk of starch, vegetables or fruit that may be eaten with the dish. */
 export function additionsFor(read: ReadRecipe, role: string, settings: ReadSettings): LineChoices[] {
   if (isBatter(read)) return [];
   const plates = read.servings.range.best;
   return ADDITIONS.filter(
-    (a) => a.roles.includes(role) && !read.lines.some((l) => l.foods.some((f) => f.food?.id === a.food)),
+    (a) => a.roles.includes(role) && !read.lines.some((l) => l.foods.some((f) => isAlike(a, f.food))),
   ).map((a) => {
     const choices = a.each.flatMap((each): Choice[] => {
       const text = `${Math.round((each * plates) / 10) * 10} g ${a.text}`;

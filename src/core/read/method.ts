@@ -181,6 +181,8 @@ function named(scan: Scan, food: Food, part: readonly Word[], next: Word | undef
   }
   taken.push([start, end]);
   if (negated(text, start, end)) return true;
+  // "the peanut sauce" is the part of that name, whatever is in it now
+  if (next && cover.parts.has(next.token)) return true;
   // "the cream from the top of the can" is part of what the list holds
   if (
     /^\s*(?:from|in|at) (?:the )?(?:top of )?(?:the )?(?:can|tin|jar|block|packet)\b/i.test(text.slice(end))

@@ -154,7 +154,7 @@ function newLines(line: ReadLine, swap: SwapRow, settings: ReadSettings): string
   const others = line.foods.slice(1);
   if (others.length > 0 && (line.words?.foods[0]?.measures.length ?? 0) > 0) return null;
   out.push(...others.map((o) => `${o.text}, to taste`));
-  return line.optional ? out.map((l) => `${l} (optional)`) : out;
+  return line.optional ? out.map((l) => (/\boptional\b/i.test(l) ? l : `${l} (optional)`)) : out;
 }
 
 /** Article, amount and measure before a mention: "2 tbsp of the", "a little extra", "half the". */
