@@ -1,224 +1,163 @@
-import { auditRecipe } from '@/core/audit/audit';
-import { dishOf, isComplete } from '@/core/audit/dish';
-import type { RecipeAudit } from '@/core/audit/schema';
-import { roleFromTitle, type Protocol, type RoleId } from '@/core/protocol';
+import { isAmount } from '@/core/audit/limits';
+import { roleFromTitle } from '@/core/protocol';
 import { parseRecipe } from '@/core/recipe/parse';
 import { readRecipe } from '@/core/read/read';
 import type { ReadRecipe, ReadSettings } from '@/core/read/types';
-import { applyPlan } from './apply';
-import {
-  departureOf,
-  holds,
-  lpOf,
-  modelOf,
-  selectionOf,
-  type AdaptDiner,
-  type Cut,
-  type Model,
-  type Selection,
-} from './model';
-import { additionsFor, choicesOf, gramsOf, type LineChoices } from './options';
+import { lpOf, selectionOf, type Model } from './model';
+import { portionsOf, type Portioned } from './portions';
 import type { Adaptation, Change, Plan } from './schema';
+import {
+  auditFor,
+  carryOut,
+  fits,
+  originalLine,
+  programme,
+  search,
+  servesAll,
+  type AdaptOptions,
+  type Context,
+  type Draft,
+  type ForDiner,
+  type Solve,
+} from './search';
+import { joinAgain, separate, type Separated } from './separate';
 
-/** Solves an integer programme in LP format; null where nothing holds. Throws only for bugs. */
-export type Solve = (lp: string) => ((name: string) => number) | null;
+export type { AdaptOptions, ForDiner, Solve } from './search';
 
-/** Somebody a dish is adapted for. */
-export interface ForDiner {
-  readonly protocol: Protocol;
-  readonly allergens?: readonly string[];
-  /** Size of their plate, 1 for the recipe's own. */
-  readonly plate?: number;
-}
-
-export interface AdaptOptions {
-  readonly role?: RoleId | undefined;
-  readonly source?: string;
-  /** How many plans beside the best one. */
-  readonly alternatives?: number;
-  /** Words of lines that must stay as they are. */
-  readonly locked?: readonly string[];
-}
-
-/** Rounds of changes: a swap may bring to light a phrase of the method that the old line had covered. */
-const MOST_ROUNDS = 4;
-const MOST_TRIES = 8;
-
-const fits = (audit: RecipeAudit) => audit.verdict === 'within' || audit.verdict === 'near';
-
-interface Context {
-  readonly diners: readonly ForDiner[];
-  readonly settings: ReadSettings;
-  readonly options: AdaptOptions;
-  readonly role: RoleId;
-  readonly solve: Solve;
-}
-
-const auditFor = (read: ReadRecipe, diner: ForDiner, { options, role }: Context): RecipeAudit =>
-  auditRecipe(read, diner.protocol, { role, source: options.source ?? '', plate: diner.plate });
-
-/** True where everyone may eat it: every limit held by a fresh audit, no allergen of theirs in it. */
-const servesAll = (read: ReadRecipe, context: Context): boolean =>
-  context.diners.every((d) => {
-    const audit = auditFor(read, d, context);
-    return fits(audit) && !(d.allergens ?? []).some((a) => audit.allergens.includes(a));
-  });
-
-function programme(
-  read: ReadRecipe,
-  { diners, settings, options, role }: Context,
-  ahead = true,
-): { model: Model; lines: LineChoices[] } {
-  const locked = new Set(read.lines.flatMap((l, i) => (options.locked?.includes(l.line.text) ? [i] : [])));
-  const lines = [...choicesOf(read, settings, locked, ahead), ...additionsFor(read, role, settings)];
-  const people = diners.flatMap((d): AdaptDiner[] => {
-    const dish = dishOf(read, d.plate);
-    const known = isComplete(dish) ? dish : { ...dish, lines: dish.lines.map((l) => l ?? []) };
-    return [{ protocol: d.protocol, allergens: d.allergens ?? [], dish: known, role }];
-  });
-  return { model: modelOf(lines, people, gramsOf(read)), lines };
-}
-
-interface Draft {
+/** What a search starts from: the recipe with its joint lines written apart, perhaps for another number of plates. */
+interface Base {
   readonly read: ReadRecipe;
-  readonly changes: readonly Change[];
+  readonly separated: readonly Separated[];
+  readonly portions: Portioned | null;
 }
 
-/** Where a line of a later text belongs in the first one: its own words, else its kind of food. */
-function originalLine(change: Change, now: ReadRecipe, first: ReadRecipe): number {
-  // what is eaten beside the dish is a line of its own, after all others
-  if (change.from === '') return first.lines.length;
-  const same = first.lines.findIndex((l) => l.line.text === change.from);
-  if (same >= 0) return same;
-  const kind = now.lines[change.line]?.foods[0]?.food?.kind;
-  return Math.max(
-    0,
-    first.lines.findIndex((l) => l.foods.some((f) => f.food?.kind === kind)),
-  );
-}
+const portionChange = (p: Portioned, line: number): Change => ({
+  line,
+  from: p.from,
+  to: p.to,
+  swap: 'portions',
+  name: p.name,
+  role: 'how many it feeds',
+  share: 1,
+  technique: p.technique,
+  cautions: [],
+  closeness: p.closeness,
+  keeps: null,
+  because: '',
+  departure: p.departure,
+});
 
-/** Carries a selection out, then goes on until a fresh audit serves everyone or nothing more can be done. */
-function carryOut(
-  first: ReadRecipe,
-  start: Draft,
-  lines: LineChoices[],
-  selection: Selection,
-  context: Context,
-  relaxed = false,
-): Draft {
-  let draft = start;
-  let choices = lines;
-  let chosen: Selection | null = selection;
-  for (let round = 0; round < MOST_ROUNDS && chosen; round += 1) {
-    const before = draft.read;
-    const { text, changes } = applyPlan(before, choices, chosen, context.settings);
-    const named = changes.map((c) => ({ ...c, line: originalLine(c, before, first) }));
-    draft = { read: readRecipe(parseRecipe(text), context.settings), changes: [...draft.changes, ...named] };
-    if (changes.length === 0 || servesAll(draft.read, context)) return draft;
-    // what was changed once stays as it is now
-    let next = programme(draft.read, context);
-    let found = context.solve(lpOf(next.model));
-    if (!found) {
-      next = programme(draft.read, context, false);
-      found = context.solve(lpOf(next.model)) ?? (relaxed ? context.solve(lpOf(next.model, [], true)) : null);
-    }
-    choices = next.lines;
-    chosen = found && selectionOf(next.model, found);
-  }
-  return draft;
-}
-
-function planOf(draft: Draft, context: Context, optimal: boolean): Plan {
+function planOf(draft: Draft, base: Base, first: ReadRecipe, context: Context, optimal: boolean): Plan {
   const [main] = context.diners;
+  const joined = readRecipe(
+    parseRecipe(joinAgain(draft.read.recipe.source, base.separated)),
+    context.settings,
+  );
+  // lines put back together read as they did apart; where they should not, they stay apart
+  const after = servesAll(joined, context) || !servesAll(draft.read, context) ? joined : draft.read;
+  const changes = draft.changes.map((c) => ({ ...c, line: originalLine(c, base.read, first) }));
+  const said = base.portions ? [portionChange(base.portions, first.lines.length)] : [];
   return {
-    changes: [...draft.changes],
-    departure: draft.changes.reduce((s, c) => s + departureOf(c.closeness), 0),
-    text: draft.read.recipe.source,
-    after: auditFor(draft.read, main as ForDiner, context),
+    changes: [...said, ...changes],
+    departure: (base.portions?.departure ?? 0) + changes.reduce((s, c) => s + c.departure, 0),
+    text: after.recipe.source,
+    after: auditFor(after, main as ForDiner, context),
     optimal,
   };
 }
 
-const keyOf = (draft: Draft) =>
-  draft.changes
-    .map((c) => `${c.from}>${c.swap}`)
-    .sort()
-    .join('|');
-
-/** Plans that hold in words, the least first, until enough differ or nothing more is found. */
-function plansOf(
-  read: ReadRecipe,
-  model: Model,
-  lines: LineChoices[],
-  wanted: number,
-  context: Context,
-): { plan: Plan; key: string }[] {
-  const untouched: Draft = { read, changes: [] };
-  const plans: { plan: Plan; key: string }[] = [];
-  const cuts: Cut[] = [];
-  for (let tries = 0; tries < MOST_TRIES + wanted && plans.length < wanted; tries += 1) {
-    const found = context.solve(lpOf(model, cuts));
-    if (!found) break;
-    const selection = selectionOf(model, found);
-    // a solver's tolerance may let a hair too much pass: that selection is not one
-    if (!holds(model, selection)) {
-      cuts.push({ selection, differ: 1 });
-      continue;
-    }
-    const draft = carryOut(read, untouched, lines, selection, context);
-    const serves = servesAll(draft.read, context);
-    // what does not hold in words is tried no more; another way is to differ in a third of its changes
-    const changed = selection.filter((k) => k > 0).length;
-    cuts.push({ selection, differ: serves ? Math.max(1, Math.ceil(changed / 3)) : 1 });
-    if (!serves) continue;
-    const key = keyOf(draft);
-    if (plans.some((p) => p.key === key)) continue;
-    // the first selection that also holds in words is the least one, unless a later round added to it
-    const optimal = plans.length === 0 && draft.changes.length === changed;
-    plans.push({ plan: planOf(draft, context, optimal), key });
-  }
-  return plans;
-}
-
 /** What collides, and the nearest that can be reached, where no plan holds everything. */
-function nearest(read: ReadRecipe, context: Context, barredBy: string | null): Adaptation['infeasible'] {
-  const { model, lines } = programme(read, context, false);
+function nearest(
+  base: Base,
+  first: ReadRecipe,
+  context: Context,
+): { readonly infeasible: NonNullable<Adaptation['infeasible']>; readonly serves: boolean } {
+  const of = programme(base.read, context, false);
+  const { model } = of;
   const found = context.solve(lpOf(model, [], true));
   if (!found)
     return {
-      limits: [],
-      closest: null,
-      because: 'somebody at the table must not eat a line that nothing here can stand in for',
-      without: [],
+      serves: false,
+      infeasible: {
+        limits: [],
+        closest: null,
+        because: 'somebody at the table must not eat a line that nothing here can stand in for',
+        without: [],
+      },
     };
-  const solve = (m: Model): Selection | null => {
+  const changesOf = (m: Model): number | null => {
     const answer = context.solve(lpOf(m));
-    return answer && selectionOf(m, answer);
+    return answer && selectionOf(m, answer).filter((k) => k > 0).length;
   };
-  const missed = model.rows.flatMap((row, r) => (found(`s${r}`) > 1e-6 ? [row.name] : []));
-  const draft = carryOut(read, { read, changes: [] }, lines, selectionOf(model, found), context, true);
-  const unknown = read.lines.filter((l) => l.missing !== null).map((l) => l.line.text);
+  const limits = [...new Set(model.rows.flatMap((row, r) => (found(`s${r}`) > 1e-6 ? [row.name] : [])))];
+  const draft = carryOut(base.read, of, selectionOf(model, found), context, true);
+  const unknown = first.lines.filter((l) => l.missing !== null).map((l) => l.line.text);
   const because =
-    barredBy ??
-    (unknown.length > 0
+    unknown.length > 0
       ? `not understood, so nothing can be promised: ${unknown.join('; ')}`
-      : missed.length > 0
-        ? `${[...new Set(missed)].join(' and ').toLowerCase()} cannot be met together with the rest by any swap known here`
-        : 'what the words leave open still reaches over a limit after every swap known here: measure the lines that would settle it');
-  const limits = [...new Set(missed)];
-  const without = limits.map((limit) => {
-    const rest = solve({ ...model, rows: model.rows.filter((row) => row.name !== limit) });
-    return { limit, changes: rest && rest.filter((k) => k > 0).length };
+      : limits.length > 0
+        ? `${limits.join(' and ').toLowerCase()} cannot be met together with the rest by any swap known here`
+        : 'what the words leave open still reaches over a limit after every swap known here: measure the lines that would settle it';
+  const serves = unknown.length === 0 && servesAll(draft.read, context);
+  return {
+    serves,
+    infeasible: {
+      limits,
+      closest: planOf(draft, base, first, context, false),
+      because,
+      without: serves
+        ? []
+        : limits.map((limit) => ({
+            limit,
+            changes: changesOf({ ...model, rows: model.rows.filter((row) => row.name !== limit) }),
+          })),
+    },
+  };
+}
+
+/** True where a limit on each plate is not surely held: then it matters how many the dish feeds. */
+const platesMatter = (read: ReadRecipe, context: Context): boolean =>
+  context.diners.some((d) => {
+    const { limits } = auditFor(read, d, context);
+    return d.protocol.limits.some(
+      (limit, i) =>
+        isAmount(limit) && limit.limit > 0 && !['within', 'near'].includes(limits[i]?.verdict ?? ''),
+    );
   });
-  return { limits, closest: planOf(draft, context, false), because, without };
+
+/** Plans from every base, the least first. */
+function plansFrom(bases: readonly Base[], first: ReadRecipe, wanted: number, context: Context): Plan[] {
+  const plans: { plan: Plan; least: boolean }[] = [];
+  for (const base of bases) {
+    // first with what each swap brings to light counted at once, then leaving that to later rounds
+    for (const ahead of [true, false]) {
+      if (base.portions === null && servesAll(base.read, context) && !context.options.forced?.length) break;
+      const found = search(
+        base.read,
+        programme(base.read, context, ahead),
+        base.portions ? 1 : wanted,
+        context,
+      );
+      plans.push(
+        ...found.map(({ draft, least }) => ({ plan: planOf(draft, base, first, context, false), least })),
+      );
+      if (found.length > 0) break;
+    }
+  }
+  const sorted = plans
+    .filter((p) => fits(p.plan.after))
+    .sort((a, b) => a.plan.departure - b.plan.departure)
+    .slice(0, wanted);
+  return sorted.map(({ plan, least }, i) => ({ ...plan, optimal: i === 0 && least }));
 }
 
 /**
  * The least change after which everyone may eat the dish.
  *
- * An integer programme chooses for each line: keep it, swap it by its role, less or more of it. Every limit of every
- * diner holds at the worst end of all ranges, no allergen of theirs is in it, the dish keeps its size; the fewest
- * and gentlest changes win. Each plan is written into the recipe's text and audited afresh before it is given.
+ * An integer programme chooses for each line: keep it, swap it by its role, less or more of it; and beside the lines
+ * what is eaten with the dish, and on how many plates. Every limit of every diner holds at the worst end of all ranges,
+ * no allergen of theirs is in it, the dish keeps its size; the fewest and gentlest changes win. Each plan is written
+ * into the recipe's text and audited afresh before it is given.
  *
  * @param solve a solver of the programme, HiGHS outside of tests
  */
@@ -241,29 +180,29 @@ export function adapt(
     plans,
     infeasible,
   });
-  const untouched: Draft = { read, changes: [] };
-  if (servesAll(read, context)) return result([planOf(untouched, context, true)], null);
+  const asItIs: Base = { read, separated: [], portions: null };
+  const untouched = () => planOf({ read, changes: [] }, asItIs, read, context, true);
+  if (servesAll(read, context) && !options.forced?.length) return result([untouched()], null);
   if (before.notAdapted)
     return result([], {
       limits: [],
-      closest: planOf(untouched, context, false),
+      closest: { ...untouched(), optimal: false },
       because: before.notAdapted,
       without: [],
     });
-  if (read.lines.some((l) => l.missing !== null)) return result([], nearest(read, context, null));
-  const plans: { plan: Plan; key: string }[] = [];
-  const wanted = 1 + (options.alternatives ?? 2);
-  // first with what each swap brings to light counted at once, then leaving that to later rounds
-  for (const ahead of [true, false]) {
-    if (plans.length > 0) break;
-    const { model, lines } = programme(read, context, ahead);
-    plans.push(...plansOf(read, model, lines, wanted, context));
+  const base = (of: ReadRecipe, portions: Portioned | null): Base => ({
+    ...separate(of, settings),
+    portions,
+  });
+  const own = base(read, null);
+  const understood = read.lines.every((l) => l.missing === null);
+  if (understood) {
+    const portioned = platesMatter(read, context) ? portionsOf(read, settings) : [];
+    const bases = [own, ...portioned.map((p) => base(p.read, p))];
+    const plans = plansFrom(bases, read, 1 + (options.alternatives ?? 2), context);
+    if (plans.length > 0) return result(plans, null);
   }
-  plans.sort((a, b) => a.plan.departure - b.plan.departure);
-  return plans.length > 0
-    ? result(
-        plans.map((p) => p.plan),
-        null,
-      )
-    : result([], nearest(read, context, null));
+  const { infeasible, serves } = nearest(own, read, context);
+  // the programme may see a surfaced phrase where the written plan has none
+  return serves && infeasible.closest ? result([infeasible.closest], null) : result([], infeasible);
 }

@@ -4,8 +4,8 @@ import { readRecipe } from '@/core/read/read';
 import type { ReadLine, ReadRecipe, ReadSettings } from '@/core/read/types';
 import { applySwap } from '@/core/swap/apply';
 import type { Change } from './schema';
-import type { Selection } from './model';
-import type { Choice, LineChoices } from './options';
+import { departureOf, type Selection } from './model';
+import type { Choice, LineChoices } from './choice';
 
 /** A recipe's text after a plan, and what was changed in it. */
 export interface Applied {
@@ -108,6 +108,9 @@ export function applyPlan(
       technique: swap.technique,
       cautions: [...swap.cautions],
       closeness: choice.closeness,
+      keeps: swap.keeps ?? null,
+      because: [swap.because, ...choice.leans].filter(Boolean).join('; '),
+      departure: departureOf(choice.closeness, choice.identity),
     });
     now = readRecipe(parseRecipe(result.text), settings);
   }

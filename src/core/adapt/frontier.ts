@@ -7,8 +7,10 @@ import { readRecipe } from '@/core/read/read';
 import type { ReadRecipe, ReadSettings } from '@/core/read/types';
 import type { AdaptOptions, Solve } from './adapt';
 import { applyPlan } from './apply';
-import { departureOf, lpOf, modelOf, selectionOf } from './model';
-import { additionsFor, choicesOf, gramsOf } from './options';
+import { lpOf, modelOf, selectionOf } from './model';
+import { additionsFor } from './additions';
+import { choicesOf, gramsOf } from './options';
+import { NO_TASTES } from '@/core/swap/tastes';
 import type { Change } from './schema';
 
 /** One plan on the frontier: the least departure that brings the fat share so low. */
@@ -52,14 +54,17 @@ export function frontierOf(
     const audit = auditRecipe(readRecipe(parseRecipe(text), settings), protocol, { role, per100g: false });
     const fatShare = audit.total.fatSharePercent;
     if (!fatShare) return null;
-    const departure = changes.reduce((s, c) => s + departureOf(c.closeness), 0);
+    const departure = changes.reduce((s, c) => s + c.departure, 0);
     return { departure, changes, text, fatShare, sodium: audit.perServing.sodiumMg };
   };
   const first = point(read.recipe.source, []);
   if (!first || !isComplete(dish)) return [];
   const out = [first];
   const locked = new Set(read.lines.flatMap((l, i) => (options.locked?.includes(l.line.text) ? [i] : [])));
-  const lines = [...choicesOf(read, settings, locked), ...additionsFor(read, role, settings)];
+  const lines = [
+    ...choicesOf(read, settings, { locked, tastes: options.tastes ?? NO_TASTES }),
+    ...additionsFor(read, role, settings),
+  ];
   for (let target = first.fatShare.high * STEP; target > LOWEST; target *= STEP) {
     const aim: Protocol = { ...protocol, limits: [fatAtMost(target)] };
     const model = modelOf(lines, [{ protocol: aim, allergens: [], dish, role }], gramsOf(read));

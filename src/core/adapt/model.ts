@@ -1,7 +1,7 @@
 import type { CompleteDish } from '@/core/audit/dish';
 import { linearOf } from '@/core/audit/linear';
 import type { Protocol, RoleId } from '@/core/protocol';
-import type { LineChoices } from './options';
+import type { LineChoices } from './choice';
 
 /** Somebody whose limits must hold. */
 export interface AdaptDiner {
@@ -20,6 +20,8 @@ export interface Row {
   readonly most: number;
   /** Size of the numbers in it, for weighing how far it is missed. */
   readonly scale: number;
+  /** True for what is not allowed at all, and for the size of the dish: it is missed last. */
+  readonly hard: boolean;
 }
 
 /** An integer programme: one choice a line, every row held, the least departure. */
@@ -31,19 +33,37 @@ export interface Model {
   readonly barred: ReadonlySet<string>;
 }
 
-/** Departure of a change: one for itself, and a fifth of what it takes from taste, texture and look. */
-export const departureOf = (closeness: number): number => 1 + 0.2 * (1 - closeness);
+/**
+ * Departure of a change: one for itself, a fifth of what it takes from taste, texture and look, and a half more where
+ * the dish is named after what goes.
+ */
+export const departureOf = (closeness: number, identity = false): number =>
+  1 + 0.2 * (1 - closeness) + (identity ? 0.5 : 0);
 
 const LEAST_WEIGHT = 0.7;
 const MOST_WEIGHT = 1.6;
 const SAFETY = 1e-7;
+/** What missing a limit by its whole size costs where nothing holds; a change is worth coming a few hundredths nearer. */
+const MISS = 30;
+const MISS_HARD = 1000;
 
 /**
  * The programme of a dish: each diner's every limit at its worst end is one linear row, and the dish keeps its size
  * within a tolerance. Exact, since each line's worst corner is its own.
+ *
+ * @param forced lines that must not stay as they are
  */
-export function modelOf(lines: readonly LineChoices[], diners: readonly AdaptDiner[], grams: number): Model {
+export function modelOf(
+  lines: readonly LineChoices[],
+  diners: readonly AdaptDiner[],
+  grams: number,
+  forced: ReadonlySet<number> = new Set(),
+): Model {
   const barred = new Set<string>();
+  // what must change is not kept, unless nothing can stand in
+  lines.forEach((l, i) => {
+    if (forced.has(l.index) && l.choices.length > 1) barred.add(`${i} 0`);
+  });
   const allergens = new Set(diners.flatMap((d) => d.allergens));
   const rows: Row[] = [];
   for (const { protocol, role, dish } of diners)
@@ -65,6 +85,7 @@ export function modelOf(lines: readonly LineChoices[], diners: readonly AdaptDin
         // a hair inside, so that rounding never calls over what is at the limit
         most: constant - (constant === 0 && limit.limit === 0 ? 0 : size * SAFETY),
         scale: size,
+        hard: limit.limit === 0,
       });
     }
   lines.forEach((l, i) =>
@@ -75,17 +96,18 @@ export function modelOf(lines: readonly LineChoices[], diners: readonly AdaptDin
   const weights = lines.map((l) => l.choices.map((c) => c.grams));
   if (grams > 0) {
     const scale = grams;
-    rows.push({ name: 'size', coefficients: weights, most: grams * MOST_WEIGHT, scale });
+    rows.push({ name: 'size', coefficients: weights, most: grams * MOST_WEIGHT, scale, hard: true });
     rows.push({
       name: 'size',
       coefficients: weights.map((w) => w.map((g) => -g)),
       most: -grams * LEAST_WEIGHT,
       scale,
+      hard: true,
     });
   }
   return {
     lines,
-    costs: lines.map((l) => l.choices.map((c) => (c.swap ? departureOf(c.closeness) : 0))),
+    costs: lines.map((l) => l.choices.map((c) => (c.swap ? departureOf(c.closeness, c.identity) : 0))),
     rows,
     barred,
   };
@@ -132,7 +154,7 @@ export function lpOf(model: Model, cuts: readonly Cut[] = [], slack = false): st
       return cost > 0 ? [term(cost, name(i, k))] : [];
     }),
   );
-  if (slack) model.rows.forEach((_, r) => objective.push(term(1000, `s${r}`)));
+  if (slack) model.rows.forEach((row, r) => objective.push(term(row.hard ? MISS_HARD : MISS, `s${r}`)));
   const rows = model.rows.map((row, r) => {
     // numbers of one size, so that the solver's tolerance means the same in every row
     const terms = allowed.flatMap((ks, i) =>

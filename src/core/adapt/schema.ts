@@ -17,14 +17,26 @@ export const ChangeSchema = z.object({
   share: z.number().min(0).max(1),
   technique: z.string(),
   cautions: z.array(z.string()),
-  /** How near taste, texture and look stay, 0–1. */
+  /** How near taste, texture and look stay, 0–1; less where it is made for another role. */
   closeness: z.number().min(0).max(1),
+  /** The three apart; null where only the amount changes. */
+  keeps: z
+    .object({
+      taste: z.number().min(0).max(1),
+      texture: z.number().min(0).max(1),
+      look: z.number().min(0).max(1),
+    })
+    .nullable(),
+  /** Why it stays as near as that, and what else speaks for it in this kitchen. */
+  because: z.string(),
+  /** Its own part of the plan's departure. */
+  departure: z.number(),
 });
 export type Change = z.infer<typeof ChangeSchema>;
 
 export const PlanSchema = z.object({
   changes: z.array(ChangeSchema),
-  /** Least-change objective: one for each change, and a fifth of what it departs in taste, texture and look. */
+  /** Least-change objective: the sum of its changes' departures. */
   departure: z.number(),
   /** The adapted recipe's own text. */
   text: z.string(),

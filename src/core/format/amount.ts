@@ -11,6 +11,7 @@ const EIGHTHS = [0, 1 / 8, 1 / 4, 1 / 3, 1 / 2, 2 / 3, 3 / 4, 1];
 /** The nearest number a spoon or cup can measure. */
 function spoonable(n: number, least: number): number {
   if (n >= 10) return Math.round(n);
+  if (n >= 2) return Math.round(n * 2) / 2;
   const whole = Math.floor(n);
   const part = n - whole;
   const near = EIGHTHS.reduce((a, b) => (Math.abs(b - part) < Math.abs(a - part) ? b : a));

@@ -79,12 +79,21 @@ const GENERIC = new Set([
   'miso',
 ]);
 
+/** Kinds that go by a dairy word in a plant-based list: "the butter" is the margarine above. */
+const STANDS_FOR: Readonly<Record<string, readonly string[]>> = {
+  butter: ['solid-fat', 'nut-butter'],
+  milk: ['plant-milk', 'coconut'],
+  cream: ['plant-dairy', 'coconut'],
+  cheese: ['plant-dairy'],
+};
+
 /** True where the list holds the food a step names. */
 export function covered(food: Food, words: readonly string[], cover: Cover): boolean {
   if (cover.ids.has(food.id)) return true;
   const last = words.at(-1) ?? '';
   if (words.length === 1) {
     if (GENERIC.has(last) && cover.kinds.has(food.kind)) return true;
+    if (STANDS_FOR[last]?.some((kind) => cover.kinds.has(kind))) return true;
     if (cover.parts.has(last) && food.kind !== 'oil' && food.kind !== 'salt') return true;
     return cover.lines.some((l) => l.has(last)) && food.kind !== 'oil';
   }

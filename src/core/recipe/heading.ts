@@ -95,11 +95,16 @@ const SECTION_WORDS =
 const NEVER_FOOD =
   /^(?:(?:the|for the) )?(?:bowls?|assembly|toppings?|garnish(?:es)?|layers?|plates?|platter)$/i;
 
-/** "Topping" alone on a line, a list right below it: a section that forgot its colon. */
+/**
+ * "Topping" alone on a line, a list right below it: a section that forgot its colon.
+ *
+ * @param namesPart true where the words are part of the dish's own name and stand right above a list
+ */
 export function isBareSection(
   stretch: { text: string; marked: boolean },
   afterBlank: boolean,
   next: Raw | null,
+  namesPart = false,
 ): boolean {
   const { text } = stretch;
   if (
@@ -120,7 +125,7 @@ export function isBareSection(
     )
   )
     return false;
-  if (SECTION_WORDS.test(text)) return true;
+  if (SECTION_WORDS.test(text) || (namesPart && afterBlank)) return true;
   const food = findFood(text.toLowerCase(), '', 1)[0];
   return !food || food.confidence < SURE;
 }

@@ -87,9 +87,18 @@ class Parser {
   private plainRow(stretch: MarkedStretch, index: number): void {
     const listing = this.state !== 'method' && this.state !== 'notes';
     const afterBlank = index > 0 && !this.raws[index - 1]?.text.trim();
-    if (listing && isBareSection(stretch, afterBlank, this.nextFilled(index))) {
+    if (
+      listing &&
+      isBareSection(stretch, afterBlank, this.nextFilled(index), this.namesPart(stretch.text, index))
+    ) {
       this.section = clean(stretch.text);
       this.state = 'ingredients';
+      return;
+    }
+    const pieces = this.state === 'before' ? this.piecesOfTitle(stretch.text, index) : null;
+    if (pieces) {
+      this.takeServings(pieces);
+      this.notes.push(stretch);
       return;
     }
     const score = ingredientScore(stretch.text, stretch.marked);
@@ -181,6 +190,25 @@ class Parser {
     if (this.state === 'method' && !/^(?:serves|makes|feeds|yields?|servings)\b/i.test(text)) return false;
     if (this.state === 'ingredients' && /^for /i.test(text)) return false;
     return readServings(text) !== null;
+  }
+
+  /** "Falafel" above its own list, in a recipe for falafel wraps: the name of a part, not a bought one. */
+  private namesPart(text: string, index: number): boolean {
+    const words = text.trim().toLowerCase();
+    const title = (this.title ?? '').toLowerCase();
+    return words.length > 2 && title.includes(words) && Boolean(this.raws[index + 1]?.text.trim());
+  }
+
+  /**
+   * "4 wraps" under "Falafel wraps", alone between blank lines: how many it makes. "3 leeks" at the head of the
+   * list of "Leek soup" is no such thing: the words must be what the title is, and stand apart from the list.
+   */
+  private piecesOfTitle(text: string, index: number): ServingsReading | null {
+    if (this.raws[index + 1]?.text.trim()) return null;
+    const noun = /^\d+(?:\s*(?:-|–|to|or)\s*\d+)?\s+([a-z]{3,}?)(?:e?s)?$/i.exec(text.trim())?.[1];
+    const title = (this.title ?? '').toLowerCase().split(/\s+(?:with|in|for|and|on)\s|[,(–:]/)[0] ?? '';
+    if (!noun || !new RegExp(`${noun.toLowerCase()}(?:e?s)?$`).test(title.trim())) return null;
+    return readServings(`makes ${text.trim()}`);
   }
 
   private takeServings(reading: ServingsReading | null): void {

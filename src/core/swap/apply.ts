@@ -8,6 +8,7 @@ import { readLine } from '@/core/read/line';
 import { readRecipe } from '@/core/read/read';
 import { parseRecipe } from '@/core/recipe/parse';
 import type { ReadLine, ReadRecipe, ReadSettings } from '@/core/read/types';
+import { namesFor, renamed, replaceSpan, withSentence, without } from './method-words';
 import type { SwapRow } from './schema';
 
 /** The recipe's text after a swap, with what it changed. */
@@ -57,6 +58,9 @@ function inOwnWords(line: ReadLine, text: string, food: Food, settings: ReadSett
   const at = own.toLowerCase().indexOf(words);
   if (at < 0) return null;
   const [name = text] = text.split(', ');
+  const can = line.words?.foods[0]?.measures[0]?.unit?.id === 'can';
+  // what is cooked at home does not come in the tin
+  if (can && food.kind !== 'canned-bean' && /^cooked /.test(text)) return null;
   const said = /, (?:no salt added|unsalted|no salt|unsweetened)\b/.exec(text)?.[0] ?? '';
   // nuts are soaked for the blender and sugar is packed, what stands in is not
   const rest = own
@@ -66,11 +70,21 @@ function inOwnWords(line: ReadLine, text: string, food: Food, settings: ReadSett
       food.kind === 'bean' || food.kind === 'nut' || food.kind === 'seed' ? '$&' : '',
     );
   const kept = food.kind === 'sugar' ? rest : rest.replace(/,?\s*(?:firmly |lightly )?packed\b/i, '');
-  const plainName =
-    line.words?.foods[0]?.measures[0]?.unit?.id === 'can' ? name.replace(/^canned /, '') : name;
+  const plainName = inNumber(can ? name.replace(/^(?:canned|tinned) /, '') : name, words, food);
+  const counted = line.words?.foods[0]?.measures[0];
+  // "6 bread" is no amount of bread
+  const plural = /s$/.test(plainName) || (counted?.quantity[1] ?? 0) <= 1;
+  if (counted && !counted.unit && !counted.each && !plural) return null;
   const next = `${own.slice(0, at)}${plainName}${said}${kept}`;
   const read = readLine({ ...line.line, text: next }, settings, 4);
   return read.foods.length === 1 && read.foods[0]?.food?.id === food.id && read.corners ? next : null;
+}
+
+/** A name in the number of the words whose place it takes: "2 avocados" → "2 bananas". */
+function inNumber(name: string, words: string, food: Food): string {
+  if (!/[^s]s$/.test(words) || /s$/.test(name)) return name;
+  const noun = name.split(' ').at(-1) ?? '';
+  return food.names.some((n) => n.endsWith(`${noun}s`)) ? `${name}s` : name;
 }
 
 const NUMBER =
@@ -95,8 +109,11 @@ function inOwnAmount(line: ReadLine, ratio: number, settings: ReadSettings): str
   const grams = line.foods[0]?.grams;
   if (!m?.[2] || !grams) return null;
   const metric = mannerOf(line) === 'metric';
+  const unit = line.words?.foods[0]?.measures[0]?.unit?.id;
   const times = (words: string) => {
     const value = numericQuantity(words.trim());
+    // no kitchen has a third of a tablespoon
+    if (unit === 'tbsp' && Math.abs(((value * ratio * 2) % 1) - 0) > 0.05) return null;
     return Number.isFinite(value) ? written(value * ratio, metric) : null;
   };
   const [first, second] = [times(m[2]), m[4] ? times(m[4]) : ''];
@@ -157,54 +174,6 @@ function newLines(line: ReadLine, swap: SwapRow, settings: ReadSettings): string
   return line.optional ? out.map((l) => (/\boptional\b/i.test(l) ? l : `${l} (optional)`)) : out;
 }
 
-/** Article, amount and measure before a mention: "2 tbsp of the", "a little extra", "half the". */
-const LEAD =
-  /(?:(?:an?|\d[\d/.½¼¾⅓⅔–-]*)\s+)?(?:(?:little|good|generous|extra|further|another)\s+)*(?:(?:drizzle|splash|glug|pinch|dash|tbsp|tsp|tablespoons?|teaspoons?|cups?|half|most|all|some|rest|remainder)\s+(?:of\s+)?)?(?:(?:the|some|an?|your|more|extra|remaining|good|little)\s+)*$/i;
-
-/** Words that name the old food in the method: its own, or the one word of its kind. */
-function namesFor(line: ReadLine, othersOfKind: boolean): string[] {
-  const food = line.foods[0]?.food;
-  const own =
-    line.foods[0]?.text
-      .replace(/^(?:fresh|freshly|extra[- ]virgin|light|good|raw|ground|toasted|chopped|flaked)\s+/g, '')
-      .trim() ?? '';
-  const names = new Set<string>();
-  if (own) names.add(own);
-  for (const n of food?.names ?? []) if (own === n || own.endsWith(` ${n}`)) names.add(n);
-  const last = own.split(' ').at(-1) ?? '';
-  if (!othersOfKind && last.length > 2) names.add(last);
-  return [...names].filter(Boolean).sort((a, b) => b.length - a.length);
-}
-
-function inMethod(step: string, names: readonly string[], word: string): string {
-  if (names.length === 0) return step;
-  const words = names.map((n) => n.replace(/[.*+?^${}()|[\]\\]/g, '\\$&').replace(/s$/, 's?'));
-  // one pass from the left, so that words just put in are not taken for the old ones
-  const pattern = new RegExp(
-    `\\b(?:${words.join('|')})\\b(?![- ]free)(?! (?:oil|milk|butter|powder|flour|sauce|paste|seeds?|vinegar|syrup)\\b)`,
-    'gi',
-  );
-  let text = step;
-  let from = 0;
-  for (;;) {
-    pattern.lastIndex = from;
-    const m = pattern.exec(text);
-    if (!m) return text;
-    const tail = text.length - (m.index + m[0].length);
-    text = replaceSpan(text, m.index, m.index + m[0].length, word);
-    from = text.length - tail;
-  }
-}
-
-/** Puts words in place of a stretch and of the article and amount before it. */
-function replaceSpan(text: string, start: number, end: number, word: string, withLead = true): string {
-  const lead = withLead ? (LEAD.exec(text.slice(0, start))?.[0].length ?? 0) : 0;
-  const from = start - lead;
-  const sentence = /(?:^|[.!?:]\s+|\n\s*(?:\d+[.)]\s*|[-*]\s+)?)$/.test(text.slice(0, from));
-  const put = sentence ? word.charAt(0).toUpperCase() + word.slice(1) : word;
-  return text.slice(0, from) + put + text.slice(end);
-}
-
 /**
  * Applies a swap to one line, in the recipe's own text: the line is rewritten in the recipe's manner of
  * measuring, and the method's words for the old food become the new one's.
@@ -222,61 +191,60 @@ export function applySwap(
   const food = line?.foods[0]?.food;
   if (!line || !food) return null;
   const { source } = read.recipe;
-  if (line.origin === 'method') {
-    const { start, end } = line.line;
-    const before = source.slice(0, start);
-    const stepStart = read.steps[line.step ?? 0]?.start ?? 0;
-    // a named food loses its article and amount with it; a phrase ("salted water") stands alone
-    const named =
-      food.names.includes(line.line.text.toLowerCase()) ||
-      food.name.toLowerCase() === line.line.text.toLowerCase();
-    const changed = replaceSpan(
-      source.slice(stepStart, end),
-      start - stepStart,
-      end - stepStart,
-      swap.inMethod ?? `no ${food.kindLabel}`,
-      named,
-    );
-    const text = before.slice(0, stepStart) + changed + source.slice(end);
-    return { text, lines: [], steps: [changed] };
-  }
+  if (line.origin === 'method') return inMethodOnly(read, line, food, swap);
   const lines = newLines(line, swap, settings);
   if (!lines) return null;
-  const others = read.lines.some(
-    (l, i) => i !== index && l.origin === 'ingredients' && l.foods.some((f) => f.food?.kind === food.kind),
-  );
   const same = swap.to.some((t) => t.food === 'same');
-  const last = line.foods[0]?.text.split(' ').at(-1) ?? '';
-  // "beans" alone may be those of another line
-  const ambiguous =
-    others ||
-    read.lines.some(
-      (l, i) =>
-        i !== index &&
-        l.origin === 'ingredients' &&
-        last.length > 2 &&
-        new RegExp(`\\b${last.replace(/s$/, 's?')}\\b`, 'i').test(l.line.text),
-    );
-  const names = same ? [] : namesFor(line, ambiguous);
-  const word =
-    swap.inMethod ??
-    (swap.to.length > 0
-      ? `the ${(swap.to[0]?.text ?? '').split(', ')[0]}`
-      : `no ${names.at(-1) ?? food.kindLabel}`);
+  const others = read.lines.filter((_, i) => i !== index);
+  const names = same ? [] : namesFor(line, others);
+  const word = swap.unsaid ? null : (swap.inMethod ?? (swap.to.length > 0 ? wordFor(swap) : null));
+  const renamedAt = word === null ? [] : read.steps.map(({ text }) => renamed(text, names, word));
+  const lastNamed = renamedAt.findLastIndex((text, i) => text !== read.steps[i]?.text);
+  const texts = read.steps.map(({ text }, i) =>
+    word === null || (swap.late && i < lastNamed) ? without(text, names) : (renamedAt[i] ?? text),
+  );
+  const lastTouched = texts.findLastIndex((text, i) => text !== read.steps[i]?.text);
+  const gains = lastTouched >= 0 ? lastTouched : texts.length - 1;
   const steps: string[] = [];
   // from the end to the start, so that positions stay true
   const edits: { start: number; end: number; put: string }[] = [];
-  for (const step of read.steps) {
-    const changed = inMethod(step.text, names, word);
-    if (changed === step.text) continue;
+  read.steps.forEach((step, i) => {
+    const changed = withSentence(texts[i] ?? step.text, i === gains ? swap.adds : undefined);
+    if (changed === step.text) return;
     steps.push(changed);
     edits.push({ start: step.start, end: step.end, put: changed });
-  }
+  });
   edits.push(lineEdit(source, line, lines));
   const text = edits
     .sort((a, b) => b.start - a.start)
     .reduce((t, e) => t.slice(0, e.start) + e.put + t.slice(e.end), source);
   return tidyGreasing({ text, lines, steps }, swap, settings);
+}
+
+/** What the method calls that which stands in: "the cider vinegar and tamarind paste". */
+const wordFor = (swap: SwapRow): string =>
+  `the ${swap.to.map((t) => t.text.split(', ')[0] ?? '').join(' and ')}`;
+
+/** A swap of what only the method names, written into its step. */
+function inMethodOnly(read: ReadRecipe, line: ReadLine, food: Food, swap: SwapRow): Swapped {
+  const { source } = read.recipe;
+  const { start, end } = line.line;
+  const step = read.steps[line.step ?? 0];
+  const stepStart = step?.start ?? 0;
+  const words = line.line.text.toLowerCase();
+  // a named food loses its article and amount with it; a phrase ("salted water") stands alone
+  const named = food.names.includes(words) || food.name.toLowerCase() === words;
+  if (named && step && swap.inMethod === undefined && swap.to.length === 0) {
+    const changed = without(step.text, [words]);
+    return {
+      text: source.slice(0, step.start) + changed + source.slice(step.end),
+      lines: [],
+      steps: [changed],
+    };
+  }
+  const put = swap.inMethod ?? (swap.to.length > 0 ? wordFor(swap) : `no ${food.kindLabel}`);
+  const changed = replaceSpan(source.slice(stepStart, end), start - stepStart, end - stepStart, put, named);
+  return { text: source.slice(0, stepStart) + changed + source.slice(end), lines: [], steps: [changed] };
 }
 
 /** The edit of the ingredient line itself, keeping its bullet; a line that only goes takes its row along. */

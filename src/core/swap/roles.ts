@@ -88,10 +88,12 @@ export function roleOf(read: ReadRecipe, line: ReadLine): DishRole {
       if (found) return as(p, found);
     }
   // the first clause that touches the food says what it is for
-  for (const clause of clausesOf(read, line))
+  const clauses = clausesOf(read, line);
+  for (const clause of clauses)
     for (const p of mine) {
       const found = p.steps?.exec(clause)?.[0];
-      if (found) return as(p, `“${found.trim()}” in the method`);
+      if (found && (!p.row.every || clauses.every((c) => p.steps?.test(c))))
+        return as(p, `“${found.trim()}” in the method`);
     }
   for (const p of mine) {
     const found = p.title?.exec(read.recipe.title)?.[0];

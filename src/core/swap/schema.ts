@@ -1,5 +1,9 @@
 import { z } from 'zod';
 
+/** The three in one number: taste weighs most, then texture. */
+export const closenessOf = (keeps: { taste: number; texture: number; look: number }): number =>
+  Math.round((0.45 * keeps.taste + 0.35 * keeps.texture + 0.2 * keeps.look) * 100) / 100;
+
 export const SwapRow = z
   .object({
     id: z.string(),
@@ -24,11 +28,28 @@ export const SwapRow = z
     cautions: z.array(z.string()).default([]),
     /** What the method's words for the old food become. */
     inMethod: z.string().optional(),
-    /** How near taste, texture and look stay, 0–1. */
-    closeness: z.number().min(0).max(1),
+    /** True where the method names what stands in once, at the end: lemon for salt. */
+    late: z.boolean().optional(),
+    /** True where the method no longer names the old food, though something stands in for it. */
+    unsaid: z.boolean().optional(),
+    /** A sentence that the method gains, where the old food was used. */
+    adds: z.string().optional(),
+    /** How near each of the three stays, 0–1. */
+    keeps: z
+      .object({
+        taste: z.number().min(0).max(1),
+        texture: z.number().min(0).max(1),
+        look: z.number().min(0).max(1),
+      })
+      .strict(),
+    /** Why: what is lost, and what stays. */
+    because: z.string(),
+    /** Minutes of the cook's own work more than as written. */
+    minutes: z.number().min(0),
     source: z.string().default('common practice'),
   })
-  .strict();
+  .strict()
+  .transform((row) => ({ ...row, closeness: closenessOf(row.keeps) }));
 export type SwapRow = z.infer<typeof SwapRow>;
 
 /** What gives flavour beside salt, fat and sugar, `content/flavour.yaml`. */
@@ -80,6 +101,8 @@ export const RoleRow = z
     steps: z.string().optional(),
     title: z.string().optional(),
     beside: z.array(z.string()).optional(),
+    /** True where every clause of the method that touches the food must say so. */
+    every: z.boolean().optional(),
   })
   .strict();
 export type RoleRow = z.infer<typeof RoleRow>;

@@ -1,0 +1,61 @@
+import rawAdditions from '@content/compiled/additions.json';
+import { foodById, type Food } from '@/core/food/table';
+import { exact } from '@/core/range/range';
+import { readLine } from '@/core/read/line';
+import type { ReadRecipe, ReadSettings } from '@/core/read/types';
+import type { DishRole } from '@/core/swap/roles';
+import type { AdditionRow } from '@/core/swap/schema';
+import { amountSwap } from './amounts';
+import { allergensOf, bestGrams, isBatter, type Choice, type LineChoices } from './choice';
+
+const ADDITIONS = rawAdditions as unknown as readonly AdditionRow[];
+const BESIDE: DishRole = { id: 'beside', label: 'beside the dish', evidence: '' };
+
+/** True where the dish has the food already, or a grain for a grain. */
+function isAlike(addition: AdditionRow, food: Food | null): boolean {
+  if (!food) return false;
+  const grain = (kind: string | undefined) => kind === 'whole-grain' || kind === 'refined-grain';
+  return food.id === addition.food || (grain(food.kind) && grain(foodById(addition.food)?.kind));
+}
+
+/** Bulk of starch, vegetables or fruit that may be eaten with the dish. */
+export function additionsFor(read: ReadRecipe, role: string, settings: ReadSettings): LineChoices[] {
+  if (isBatter(read)) return [];
+  const plates = read.servings.range.best;
+  return ADDITIONS.filter(
+    (a) => a.roles.includes(role) && !read.lines.some((l) => l.foods.some((f) => isAlike(a, f.food))),
+  ).map((a) => {
+    const choices = a.each.flatMap((each): Choice[] => {
+      const text = `${Math.round((each * plates) / 10) * 10} g ${a.text}`;
+      const line = readLine({ text, start: 0, end: text.length, section: null }, settings, plates);
+      if (!line.corners) return [];
+      return [
+        {
+          swap: {
+            ...amountSwap(`beside-${a.id}`, a.name, 1, a.step, a.closeness, 'the dish itself stays as it is'),
+            to: [],
+          },
+          written: { line: text, step: a.step },
+          share: 1,
+          corners: [line.corners],
+          yieldOf: { low: 0.85, best: 0.95, high: 1 },
+          closeness: a.closeness,
+          leans: [],
+          allergens: allergensOf(line),
+          grams: bestGrams(line),
+        },
+      ];
+    });
+    const nothing: Choice = {
+      swap: null,
+      share: 0,
+      corners: [],
+      yieldOf: exact(1),
+      closeness: 1,
+      leans: [],
+      allergens: [],
+      grams: 0,
+    };
+    return { index: read.lines.length, role: BESIDE, choices: [nothing, ...choices] };
+  });
+}

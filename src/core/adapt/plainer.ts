@@ -1,0 +1,86 @@
+import type { Corners } from '@/core/range/bounds';
+import { exact } from '@/core/range/range';
+import { readLine } from '@/core/read/line';
+import type { ReadLine, ReadRecipe, ReadSettings } from '@/core/read/types';
+import { amountSwap } from './amounts';
+import { allergensOf, bestGrams, type Choice } from './choice';
+
+const PLAINER: readonly (readonly [suffix: string, name: string])[] = [
+  [', no salt added', 'The one without salt'],
+  [', unsweetened', 'The unsweetened one'],
+  [', no oil or salt added', 'The one without oil and salt'],
+  [', oil free', 'The one without oil'],
+  [', whole grain', 'The whole-grain one'],
+  [', cooked without salt', 'Cooked without salt'],
+];
+
+/** "1 tin tomatoes" may be salted or not: saying which one to buy is the gentlest change of all. */
+export function plainerChoices(read: ReadRecipe, index: number, settings: ReadSettings): Choice[] {
+  const line = read.lines[index] as ReadLine;
+  if (line.origin !== 'ingredients' || !line.foods.some((f) => f.might.length > 0) || line.foods.length > 1)
+    return [];
+  const seen = new Set<string>();
+  return PLAINER.flatMap(([suffix, name]) => {
+    const text = `${line.line.text}${suffix}`;
+    const next = readLine({ ...line.line, text }, { ...settings, corrections: {} }, read.servings.range.best);
+    const plain =
+      next.corners !== null && next.foods.length === 1 && next.foods.every((f) => f.might.length === 0);
+    // of several ways to say the same the first is said
+    const meant = next.foods[0]?.food?.id ?? '';
+    if (!plain || seen.has(meant)) return [];
+    seen.add(meant);
+    return [
+      {
+        swap: amountSwap('plainer', name, 1, 'Read the label: it must say so.', 0.98, 'the same food'),
+        written: { line: text, step: null },
+        share: 1,
+        corners: [next.corners as Corners],
+        yieldOf: read.yields[index]?.factor ?? exact(1),
+        closeness: 0.98,
+        leans: [],
+        allergens: allergensOf(next),
+        grams: bestGrams(next),
+      },
+    ];
+  });
+}
+
+const OR_MORE = /\s*(?:\/|,?\s+(?:or|and\/or))\s.*$/i;
+const OR_IN_BRACKETS = /\s*\((?:or|and\/or)\b[^)]*\)/i;
+
+/** "brown rice / vermicelli": taking one of them and not the other. */
+export function oneOfThem(read: ReadRecipe, index: number, settings: ReadSettings): Choice[] {
+  const line = read.lines[index] as ReadLine;
+  if (line.origin !== 'ingredients' || line.alternatives.length === 0) return [];
+  const own = line.line.text;
+  const texts = [
+    own.replace(OR_IN_BRACKETS, ''),
+    own.replace(OR_MORE, ''),
+    ...line.alternatives.map((a) => a.text),
+  ];
+  return [...new Set(texts)].flatMap((text) => {
+    if (text === own || text.length < 3) return [];
+    const next = readLine({ ...line.line, text }, { ...settings, corrections: {} }, read.servings.range.best);
+    if (!next.corners || next.alternatives.length > 0) return [];
+    return [
+      {
+        swap: amountSwap(
+          'one-of-them',
+          `Take ${next.foods[0]?.food?.name.toLowerCase() ?? 'one'}`,
+          1,
+          'The recipe offers several; take this one.',
+          0.99,
+          'the recipe offers it',
+        ),
+        written: { line: text, step: null },
+        share: 1,
+        corners: [next.corners],
+        yieldOf: read.yields[index]?.factor ?? exact(1),
+        closeness: 0.99,
+        leans: [],
+        allergens: allergensOf(next),
+        grams: bestGrams(next),
+      },
+    ];
+  });
+}

@@ -1,0 +1,218 @@
+import { auditRecipe } from '@/core/audit/audit';
+import { dishOf, isComplete } from '@/core/audit/dish';
+import type { RecipeAudit } from '@/core/audit/schema';
+import type { Protocol, RoleId } from '@/core/protocol';
+import { parseRecipe } from '@/core/recipe/parse';
+import { readRecipe } from '@/core/read/read';
+import type { ReadLine, ReadRecipe, ReadSettings } from '@/core/read/types';
+import { NO_TASTES, type KitchenTastes } from '@/core/swap/tastes';
+import { applyPlan } from './apply';
+import {
+  holds,
+  lpOf,
+  modelOf,
+  selectionOf,
+  type AdaptDiner,
+  type Cut,
+  type Model,
+  type Selection,
+} from './model';
+import { additionsFor } from './additions';
+import type { LineChoices } from './choice';
+import { choicesOf, gramsOf } from './options';
+import type { Change } from './schema';
+
+/** Solves an integer programme in LP format; null where nothing holds. Throws only for bugs. */
+export type Solve = (lp: string) => ((name: string) => number) | null;
+
+/** Somebody a dish is adapted for. */
+export interface ForDiner {
+  readonly protocol: Protocol;
+  readonly allergens?: readonly string[];
+  /** Size of their plate, 1 for the recipe's own. */
+  readonly plate?: number;
+}
+
+export interface AdaptOptions {
+  readonly role?: RoleId | undefined;
+  readonly source?: string;
+  /** How many plans beside the best one. */
+  readonly alternatives?: number;
+  /** Words of lines that must stay as they are. */
+  readonly locked?: readonly string[];
+  /** Words of lines that must not stay as they are. */
+  readonly forced?: readonly string[];
+  /** What this kitchen has, likes and has done before. */
+  readonly tastes?: KitchenTastes | undefined;
+}
+
+/** What a search for plans is about. */
+export interface Context {
+  readonly diners: readonly ForDiner[];
+  readonly settings: ReadSettings;
+  readonly options: AdaptOptions;
+  readonly role: RoleId;
+  readonly solve: Solve;
+}
+
+/** A recipe on its way to a plan, with what was changed so far. */
+export interface Draft {
+  readonly read: ReadRecipe;
+  readonly changes: readonly Change[];
+}
+
+/** Rounds of changes: a swap may bring to light a phrase of the method that the old line had covered. */
+const MOST_ROUNDS = 4;
+const MOST_TRIES = 8;
+
+export const fits = (audit: RecipeAudit) => audit.verdict === 'within' || audit.verdict === 'near';
+
+export const auditFor = (read: ReadRecipe, diner: ForDiner, { options, role }: Context): RecipeAudit =>
+  auditRecipe(read, diner.protocol, { role, source: options.source ?? '', plate: diner.plate });
+
+/** True where everyone may eat it: every limit held by a fresh audit, no allergen of theirs in it. */
+export const servesAll = (read: ReadRecipe, context: Context): boolean =>
+  context.diners.every((d) => {
+    const audit = auditFor(read, d, context);
+    return fits(audit) && !(d.allergens ?? []).some((a) => audit.allergens.includes(a));
+  });
+
+const wordsOf = (line: ReadLine) => `${line.origin} ${line.line.text}`;
+
+/** The integer programme of a recipe as it stands, with the choices its columns mean. */
+export interface Programme {
+  readonly model: Model;
+  readonly lines: LineChoices[];
+}
+
+/**
+ * @param ahead what a swap brings to light in the method counts as its own doing; else it is left to a later round
+ * @param first where given, a later round: what was changed since, or has come beside the dish, stays
+ */
+export function programme(
+  read: ReadRecipe,
+  { diners, settings, options, role }: Context,
+  ahead: boolean,
+  first: ReadRecipe | null = null,
+): Programme {
+  const known = first && new Set(first.lines.map(wordsOf));
+  const stays = (line: ReadLine) =>
+    options.locked?.includes(line.line.text) === true ||
+    (known !== null && line.origin === 'ingredients' && !known.has(wordsOf(line)));
+  const locked = new Set(read.lines.flatMap((l, i) => (stays(l) ? [i] : [])));
+  const lines = [
+    ...choicesOf(read, settings, { locked, ahead, tastes: options.tastes ?? NO_TASTES }),
+    ...(first ? [] : additionsFor(read, role, settings)),
+  ];
+  const people = diners.flatMap((d): AdaptDiner[] => {
+    const dish = dishOf(read, d.plate);
+    const complete = isComplete(dish) ? dish : { ...dish, lines: dish.lines.map((l) => l ?? []) };
+    return [{ protocol: d.protocol, allergens: d.allergens ?? [], dish: complete, role }];
+  });
+  const forced = new Set(read.lines.flatMap((l, i) => (options.forced?.includes(l.line.text) ? [i] : [])));
+  return { model: modelOf(lines, people, gramsOf(read), forced), lines };
+}
+
+/** Where a line of a later text belongs in the first one: its own words, else its kind of food. */
+export function originalLine(change: Change, now: ReadRecipe, first: ReadRecipe): number {
+  // what is eaten beside the dish is a line of its own, after all others
+  if (change.from === '') return first.lines.length;
+  const same = first.lines.findIndex((l) => l.line.text === change.from);
+  if (same >= 0) return same;
+  const part = first.lines.findIndex((l) => l.foods.length > 1 && l.line.text.includes(change.from));
+  if (part >= 0) return part;
+  const kind = now.lines[change.line]?.foods[0]?.food?.kind;
+  return Math.max(
+    0,
+    first.lines.findIndex((l) => l.foods.some((f) => f.food?.kind === kind)),
+  );
+}
+
+/**
+ * Changes of a further round beside the earlier ones. What only the method still called by the old food's name belongs to
+ * the change of its line: it is the same change in another place.
+ */
+function merged(done: readonly Change[], more: readonly Change[], first: ReadRecipe): readonly Change[] {
+  const known = new Set(first.lines.map((l) => l.line.text));
+  const own = more.filter((c) => known.has(c.from) || !done.some((d) => d.line === c.line));
+  return [...done, ...own];
+}
+
+/**
+ * Carries a selection out, then goes on until a fresh audit serves everyone or nothing more can be done. A further
+ * round only changes what the first ones left as it was.
+ *
+ * @param relaxed true goes on with what comes nearest where nothing holds
+ */
+export function carryOut(
+  first: ReadRecipe,
+  { lines }: Programme,
+  selection: Selection,
+  context: Context,
+  relaxed = false,
+): Draft {
+  let draft: Draft = { read: first, changes: [] };
+  let choices = lines;
+  let chosen: Selection | null = selection;
+  for (let round = 0; round < MOST_ROUNDS && chosen; round += 1) {
+    const before = draft.read;
+    const { text, changes } = applyPlan(before, choices, chosen, context.settings);
+    const named = changes.map((c) => ({ ...c, line: originalLine(c, before, first) }));
+    draft = {
+      read: readRecipe(parseRecipe(text), context.settings),
+      changes: merged(draft.changes, named, first),
+    };
+    if (changes.length === 0 || servesAll(draft.read, context)) return draft;
+    let next = programme(draft.read, context, true, first);
+    let found = context.solve(lpOf(next.model));
+    if (!found) {
+      next = programme(draft.read, context, false, first);
+      found = context.solve(lpOf(next.model)) ?? (relaxed ? context.solve(lpOf(next.model, [], true)) : null);
+    }
+    choices = next.lines;
+    chosen = found && selectionOf(next.model, found);
+  }
+  return draft;
+}
+
+const keyOf = (draft: Draft) =>
+  draft.changes
+    .map((c) => `${c.from}>${c.swap}`)
+    .sort()
+    .join('|');
+
+/** A draft that serves everyone; `least` where no other selection of its programme changes less. */
+export interface Found {
+  readonly draft: Draft;
+  readonly least: boolean;
+}
+
+/** Plans that hold in words, the least first, until enough differ or nothing more is found. */
+export function search(read: ReadRecipe, of: Programme, wanted: number, context: Context): Found[] {
+  const { model } = of;
+  const found: Found[] = [];
+  const keys = new Set<string>();
+  const cuts: Cut[] = [];
+  for (let tries = 0; tries < MOST_TRIES + wanted && found.length < wanted; tries += 1) {
+    const answer = context.solve(lpOf(model, cuts));
+    if (!answer) break;
+    const selection = selectionOf(model, answer);
+    // a solver's tolerance may let a hair too much pass: that selection is not one
+    if (!holds(model, selection)) {
+      cuts.push({ selection, differ: 1 });
+      continue;
+    }
+    const draft = carryOut(read, of, selection, context);
+    const serves = servesAll(draft.read, context);
+    // what does not hold in words is tried no more; another way is to differ in a third of its changes
+    const changed = selection.filter((k) => k > 0).length;
+    cuts.push({ selection, differ: serves ? Math.max(1, Math.ceil(changed / 3)) : 1 });
+    if (!serves) continue;
+    const key = keyOf(draft);
+    if (keys.has(key)) continue;
+    keys.add(key);
+    // the first selection that also holds in words is the least one, unless a later round added to it
+    found.push({ draft, least: found.length === 0 && draft.changes.length === changed });
+  }
+  return found;
+}
