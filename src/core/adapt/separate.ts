@@ -10,7 +10,8 @@ export interface Separated {
   readonly parts: readonly string[];
 }
 
-const BETWEEN = /\s+(?:and|&|\+|plus|dissolved in|mixed with|stirred into|whisked with)\s+/gi;
+const BETWEEN =
+  /,?\s+(?:and|&|\+|plus|dissolved in|mixed with|stirred into|whisked with|(?:pan-)?fried (?:in|with)|tossed (?:in|with)|roasted (?:in|with)|brushed with|crushed with|served with|topped with|cooked in)\s+/gi;
 const TAIL = /(,\s*(?:to (?:taste|serve|finish|garnish)|for (?:serving|garnish)|optional)|\s+to taste)\s*$/i;
 const EACH = /^(.*?\b)each(?:\s+of)?\s*:?\s+/i;
 

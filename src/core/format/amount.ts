@@ -6,16 +6,22 @@ const TSP = 4.92892;
 const TBSP = 14.78676;
 const CUP = 236.588;
 
-const EIGHTHS = [0, 1 / 8, 1 / 4, 1 / 3, 1 / 2, 2 / 3, 3 / 4, 1];
+/** The parts that a set of cups, spoons, or a scale in ounces has. */
+const PARTS = {
+  cup: [0, 1 / 4, 1 / 3, 1 / 2, 2 / 3, 3 / 4, 1],
+  tbsp: [0, 1 / 2, 1],
+  tsp: [0, 1 / 8, 1 / 4, 1 / 2, 3 / 4, 1],
+  oz: [0, 1 / 4, 1 / 2, 3 / 4, 1],
+} as const;
 
-/** The nearest number a spoon or cup can measure. */
-function spoonable(n: number, least: number): number {
+/** The nearest number of a measure that a kitchen can measure; halves only from two up. */
+export function spoonable(n: number, measure: keyof typeof PARTS): number {
   if (n >= 10) return Math.round(n);
-  if (n >= 2) return Math.round(n * 2) / 2;
+  const parts: readonly number[] = n >= 2 && measure !== 'oz' ? [0, 1 / 2, 1] : PARTS[measure];
   const whole = Math.floor(n);
   const part = n - whole;
-  const near = EIGHTHS.reduce((a, b) => (Math.abs(b - part) < Math.abs(a - part) ? b : a));
-  return Math.max(whole + near, least);
+  const near = parts.reduce((a, b) => (Math.abs(b - part) < Math.abs(a - part) ? b : a), 0);
+  return Math.max(whole + near, PARTS[measure][1]);
 }
 
 const shown = (n: number): string => String(formatQuantity(n, { vulgarFractions: true }) ?? n);
@@ -23,18 +29,18 @@ const shown = (n: number): string => String(formatQuantity(n, { vulgarFractions:
 /** Millilitres in kitchen measures: "¼ cup", "2 tbsp", "½ tsp". */
 export function kitchenVolume(ml: number): string {
   if (ml >= CUP * 0.24) {
-    const cups = spoonable(ml / CUP, 1 / 4);
+    const cups = spoonable(ml / CUP, 'cup');
     return `${shown(cups)} ${cups > 1 ? 'cups' : 'cup'}`;
   }
-  if (ml >= TBSP * 0.95) return `${shown(Math.round((ml / TBSP) * 2) / 2)} tbsp`;
-  return `${shown(spoonable(ml / TSP, 1 / 8))} tsp`;
+  if (ml >= TBSP * 0.95) return `${shown(spoonable(ml / TBSP, 'tbsp'))} tbsp`;
+  return `${shown(spoonable(ml / TSP, 'tsp'))} tsp`;
 }
 
 /** Grams as a scale shows them; ounces and pounds where the recipe speaks those. */
 export function kitchenWeight(grams: number, imperial: boolean): string {
   if (imperial) {
     const oz = grams / 28.3495;
-    return oz >= 16 ? `${shown(spoonable(oz / 16, 1 / 4))} lb` : `${shown(spoonable(oz, 1 / 4))} oz`;
+    return oz >= 16 ? `${shown(spoonable(oz / 16, 'oz'))} lb` : `${shown(spoonable(oz, 'oz'))} oz`;
   }
   const step = grams >= 100 ? 5 : grams >= 20 ? 1 : 0.5;
   return `${Math.max(step, Math.round(grams / step) * step)} g`;
@@ -46,6 +52,12 @@ export type Manner = 'spoons' | 'metric' | 'imperial';
 /** An amount of a food in the recipe's own manner, or null where the food cannot be spooned. */
 export function kitchenAmount(grams: number, food: Food, manner: Manner, liquid: boolean): string {
   const density = densityOf(food, grams < 20 ? 'tsp' : 'cup');
+  const slice = food.portions.slice?.[1];
+  // bread goes by the slice, not by the cup
+  if (manner === 'spoons' && slice && /bread/.test(food.id)) {
+    const slices = Math.max(1, Math.round(grams / slice));
+    return `${slices} ${slices > 1 ? 'slices' : 'slice'}`;
+  }
   if (manner === 'spoons' && density) return kitchenVolume(grams / density[1]);
   if (manner === 'metric' && liquid && density && grams / density[1] >= 30) {
     const ml = grams / density[1];

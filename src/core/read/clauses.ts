@@ -57,6 +57,8 @@ export function negated(text: string, start: number, end: number): boolean {
 
 /** "Oil the tin", "salt the water", "butter two slices": the word is what is done, not the food. */
 export function isVerb(text: string, start: number, end: number, word: string): boolean {
+  // "Sprinkle with seeds" is what is done; the sweet is said in the plural
+  if (word === 'sprinkle') return !/s$/i.test(text.slice(start, end));
   if (!['oil', 'salt', 'butter', 'sugar', 'stock', 'cream', 'nut', 'seed', 'honey', 'ice'].includes(word))
     return false;
   const after = text.slice(end, end + 24);

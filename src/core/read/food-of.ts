@@ -28,8 +28,20 @@ const CITRUS = new Set(['lemon', 'lime', 'orange', 'mandarin', 'grapefruit']);
 const FRESH_BY = new Set(['sprig', 'leaf', 'bunch', 'handful', 'stalk']);
 const JUICED = /\bjuiced\b|\bjuice only\b|\bjuice of\b|\bsqueezed\b|^\s*juice\b/;
 
+/** "rinsed and dried", "fried": done to it in this kitchen, and no food sold so. */
+const DONE_HERE =
+  /(?<=\b(?:rinsed|washed|drained|cleaned|peeled|cored)(?:,? and|,)) (?:patted |spun |thoroughly |well )*dried\b|(?<=^[\s,]*)fried\b/;
+/** Kinds that are also sold fried; by the piece they are not. */
+const FRESH = new Set(['vegetable', 'mushroom']);
+
 /** The food a phrase names, helped by its container and what is done with it. */
-export function find(words: FoodWords, larder: Larder): Found {
+export function find(said: FoodWords, larder: Larder): Found {
+  const here = said.notes.replace(DONE_HERE, '');
+  const fried = here !== said.notes && !/dried/.test(said.notes);
+  const words =
+    here !== said.notes && (!fried || FRESH.has(larder.finder.find(said.food, '', 1)[0]?.food.kind ?? ''))
+      ? { ...said, notes: here }
+      : said;
   const findFood = larder.finder.find;
   const can = words.measures.some((m) => m.unit?.id === 'can');
   const phrase = can && !/\b(?:canned|tinned)\b/.test(words.food) ? `canned ${words.food}` : words.food;

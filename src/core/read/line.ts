@@ -10,6 +10,7 @@ import { readLineWords, type FoodWords, type LineWords } from '@/core/recipe/lin
 import type { SourceLine } from '@/core/recipe/source';
 import { cornersOfLine, together, type Option } from './corners';
 import { find, fromCan, mightBe, NOTHING, type Found } from './food-of';
+import { tailFoods, withoutTail } from './tail';
 import type { ReadFood, ReadLine, ReadSettings } from './types';
 
 interface Item {
@@ -160,6 +161,12 @@ export function readLine(line: SourceLine, settings: ReadSettings, servings: num
       }
     }
   }
+  const plain = foods.map((f) => withoutTail(f, larder));
+  const tails = tailFoods(line.text, plain, larder);
+  if (tails.length > 0) {
+    foods = plain;
+    found = foods.map(look);
+  }
   const first = foods[0] as FoodWords;
   let alternatives = [...words.alternatives];
   if (alternatives.length > 0) {
@@ -200,6 +207,12 @@ export function readLine(line: SourceLine, settings: ReadSettings, servings: num
   if (correction?.foodId) items = items.map(settled);
   if (correction?.grams !== undefined)
     items = items.map((item, i) => (i === 0 ? weighed(item, correction.grams as number) : item));
+  if (!correction?.foodId)
+    items.push(
+      ...tails
+        .filter((t) => !items.some((i) => i.read.food?.id === t.found.food?.id))
+        .map((t) => readFood(t.words, t.found, t.line, settings, servings)),
+    );
   const altItems = alternatives
     .map((alt) => readFood(alt, look(alt), words, settings, servings))
     .filter((a) => a.read.food !== null || a.read.candidates.length > 0 || a.read.text.length > 2);

@@ -21,6 +21,17 @@ export interface Heading {
   readonly restStart: number;
 }
 
+/** "Raita: 200 g soya yoghurt, ½ cucumber": a part's name with its list behind it, and no food with its amounts. */
+function listsFoods(name: string, rest: string): boolean {
+  if (name.split(' ').length > 3 || /\b(?:yields?|serves|servings|makes|step|day|time)\b/i.test(name))
+    return false;
+  const amounts = rest
+    .split(/[,;]/)
+    .filter((piece) => startsWithAmount(piece) || startsWithMeasure(piece)).length;
+  const food = findFood(name.toLowerCase(), '', 1)[0];
+  return amounts >= (food && food.confidence >= SURE ? 3 : 2);
+}
+
 /** Heading of a row; `restStart` counts from the line's start. */
 export const headingOf = remember((text: string): Heading | null => {
   const raw = { text, start: 0, end: text.length };
@@ -51,9 +62,10 @@ export const headingOf = remember((text: string): Heading | null => {
     const kind = kindOf(text);
     const known =
       kind !== 'section' ||
-      /^(?:for (?:the|a)\b|(?:the )?(?:dressing|sauce|topping|filling|marinade|base|garnish|to serve|to finish|to garnish|crust|dough|batter|glaze|crumble|spice mix|paste|pickle)\b\s*$)/i.test(
+      /^(?:for (?:the|a)\b|(?:the )?(?:dressing|sauce|topping|filling|marinade|base|garnish|to serve|to finish|to garnish|crust|dough|batter|glaze|crumble|spice mix|paste|pickle|toppings|to top|slaw|salsa|sides)\b\s*$)/i.test(
         text,
-      );
+      ) ||
+      listsFoods(text, raw.text.slice(raw.text.indexOf(':') + 1));
     if (known && !startsWithAmount(text)) {
       const at = raw.text.indexOf(':') + 1;
       const gap = /^\s*/.exec(raw.text.slice(at))?.[0].length ?? 0;

@@ -23,6 +23,10 @@ function foodList(text: string): Stretch[] | null {
   });
 }
 
+/** "drizzle of", "a good pinch of": an amount without a number. */
+const BIT =
+  /^(?:(?:and|plus|with) )?(?:an? )?(?:(?:good|little|big|small|generous|large) )?(?:drizzle|pinch|splash|squeeze|handful|dash|knob|spoonful|glug|dollop|sprinkling|scattering|dusting|sprigs?|blob|lump) of\s+/i;
+
 /** "2 onions, 3 carrots, 1 tin tomatoes" on one line: a list, cut where a new food starts. */
 function splitAtFoods(text: string, listed: boolean): Stretch[] {
   const start = 0;
@@ -40,10 +44,15 @@ function splitAtFoods(text: string, listed: boolean): Stretch[] {
     const opensFood = (words: string) => {
       const lower = clean(words).toLowerCase();
       const q = readQuantity(lower, 0);
-      const rest = lower.slice(q?.end ?? 0).replace(/^\s*/, '');
+      const bit = BIT.exec(lower)?.[0].length ?? 0;
+      const rest = lower.slice(bit || (q?.end ?? 0)).replace(/^\s*/, '');
       const u = q ? readUnit(rest, rest, 0) : null;
       const food = findFood(rest.slice(u?.end ?? 0).replace(/[,(].*$/, ''), '', 1)[0];
-      return { food: food !== undefined && food.confidence >= SURE, amount: q !== null && !q.article };
+      return {
+        // in a list a bit of something unknown is still something of its own
+        food: (food !== undefined && food.confidence >= SURE) || (listed && bit > 0),
+        amount: bit > 0 || (q !== null && !q.article),
+      };
     };
     const opens = opensFood(piece);
     if (
@@ -60,14 +69,14 @@ function splitAtFoods(text: string, listed: boolean): Stretch[] {
     }
     from = cut ? to + cut[0].length : to;
   }
-  const counted = pieces.filter((p) => startsWithAmount(p.text)).length;
+  const counted = pieces.filter((p) => startsWithAmount(p.text) || BIT.test(p.text)).length;
   if (!listed && counted === 0 && !/\d/.test(text)) return foodList(text) ?? whole;
   if (pieces.length < 2 || (!listed && counted < 2)) return whole;
-  return pieces.map((p) => ({
-    text: p.text.trimEnd(),
-    start: p.start,
-    end: p.start + p.text.trimEnd().length,
-  }));
+  return pieces.map((p, i) => {
+    const joint = i > 0 ? (/^(?:and|plus|with|then)\s+/i.exec(p.text)?.[0].length ?? 0) : 0;
+    const text = p.text.slice(joint).trimEnd();
+    return { text, start: p.start + joint, end: p.start + joint + text.length };
+  });
 }
 
 const splitList = remember((text: string) => splitAtFoods(text, true));

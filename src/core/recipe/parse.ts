@@ -16,7 +16,7 @@ import {
 
 /** A row that says how many it feeds, whatever else it looks like. */
 const SAYS_SERVINGS =
-  /^(?:(?:serves|makes|feeds|yields?|servings|portions)\b|[\w-]+(?:\s*(?:or|to|-|–)\s*[\w-]+)?\s+(?:\w+\s+){0,2}(?:people|persons|servings|portions|helpings|diners|eaters)\b)/i;
+  /^(?:(?:serves|makes|feeds|yields?|servings|portions)\b|[\w-]+(?:\s*(?:or|to|-|–)\s*[\w-]+)?\s+(?:\w+\s+){0,2}(?:people|persons|servings|portions|helpings|diners|eaters)\b|1 (?:person|serving|portion|helping)\s*$|\d+(?:\s*(?:or|to|-|–)\s*\d+)?\s+as an? (?:\w+ )?(?:starter|main|side|snack|lunch|supper|appeti[sz]er)\b)/i;
 const RULE = /^\s*(?:[-=*_~]\s*){3,}$/;
 const TABLE_FRAME = /^\|?[\s:|-]+\|?$/;
 /** "Enough for 4 with rice." at the end of a step or note. */
@@ -174,7 +174,7 @@ class Parser {
     const said = readServings(title);
     this.title = title;
     const forMany =
-      / for ((?:one|two|three|four|five|six|seven|eight|ten|twelve|a crowd of \d+|\d{1,2})(?: people)?)$/i.exec(
+      / for ((?:one|two|three|four|five|six|seven|eight|ten|twelve|a crowd of \d+|\d{1,2})(?: people)?)(?=\s*(?:$|[,;(–]|- ))/i.exec(
         title,
       );
     if (forMany?.[1]) this.takeServings(readServings(`for ${forMany[1]}`));

@@ -40,6 +40,9 @@ const unmarkedScore = remember((text: string): number => {
   if (cleaned.length > 110) score -= 2;
   const words = cleaned.split(' ').length;
   if (/[.!]$/.test(cleaned) && words > 5 && !/\b(?:tbsp|tsp|oz|approx|lb)\.$/i.test(cleaned)) score -= 1.5;
+  // "Blend; top." tells what to do and nothing else
+  if (/^[A-Z][a-z]+(?:(?:[;,]| and|[;,] and) [a-z]+){0,3}[.!]$/.test(cleaned) && STEP_START.test(cleaned))
+    score -= 3;
   if (STEP_START.test(cleaned)) score -= EITHER.test(cleaned) ? 0.5 : 3;
   if (STEP_INSIDE.test(cleaned)) score -= 1.5;
   if (words <= 12 && score < 4) {

@@ -1,4 +1,4 @@
-import type { ReadLine } from '@/core/read/types';
+import type { ReadLine, ReadRecipe } from '@/core/read/types';
 
 /** Article, amount and measure before a mention: "2 tbsp of the", "a little extra", "half the". */
 const LEAD =
@@ -12,37 +12,73 @@ const CALLED: Readonly<Record<string, readonly string[]>> = {
   'meat-stand-in': ['mince'],
 };
 
+/** Nouns that a method says of much else: "make the sauce", "stir to a paste". */
+const LOOSE = new Set([
+  'sauce',
+  'juice',
+  'paste',
+  'powder',
+  'seed',
+  'leave',
+  'cream',
+  'milk',
+  'mix',
+  'spread',
+  'dressing',
+]);
+
+const singular = (word: string): string => word.replace(/(?:ies|es|s)$/, (e) => (e === 'ies' ? 'y' : ''));
+
 /** The noun of a food's words: "oil" of "peanut oil". */
-const nounOf = (words: string): string =>
-  (words.split(' ').at(-1) ?? '').replace(/(?:ies|es|s)$/, (e) => (e === 'ies' ? 'y' : ''));
+const nounOf = (words: string): string => singular(words.split(' ').at(-1) ?? '');
+
+/** What a method calls a food. */
+export interface Names {
+  readonly words: readonly string[];
+  /** Words before the bare noun that make it another line's: "sesame" before "oil". */
+  readonly notAfter: readonly string[];
+}
 
 /** Words that name a line's food in the method: its own, or the one word that no other line shares. */
-export function namesFor(line: ReadLine, others: readonly ReadLine[]): string[] {
+export function namesFor(line: ReadLine, read: Pick<ReadRecipe, 'lines' | 'steps'>): Names {
   const food = line.foods[0]?.food;
   const own =
     line.foods[0]?.text
       .replace(/^(?:fresh|freshly|extra[- ]virgin|light|good|raw|ground|toasted|chopped|flaked)\s+/g, '')
       .trim() ?? '';
-  const foods = others.flatMap((l) => (l.origin === 'ingredients' ? l.foods : []));
-  const sameKind = foods.some((f) => f.food?.kind === food?.kind);
+  const others = read.lines.filter((l) => l !== line && l.origin === 'ingredients').flatMap((l) => l.foods);
+  const method = read.steps.map((s) => s.text.toLowerCase()).join(' ');
+  const sameKind = others.some((f) => f.food?.kind === food?.kind);
+  const noun = nounOf(own);
+  const kin = others.filter((f) => nounOf(f.text) === noun);
+  // "beans" alone may be those of another line, unless that one is called by its whole name
+  const shared = kin.some((f) => !f.text.includes(' ') || !method.includes(f.text));
   const names = new Set<string>();
-  if (own) names.add(own);
+  // "salt" of the sauce, and "sea salt" of the pot: the bare word may be either
+  if (own && !(shared && !own.includes(' '))) names.add(own);
   for (const n of [food?.name.toLowerCase() ?? '', ...(food?.names ?? [])])
-    if (n && (own === n || own.endsWith(` ${n}`))) names.add(n);
+    if (n && n.includes(' ') && (own === n || own.endsWith(` ${n}`))) names.add(n);
   const last = own.split(' ').at(-1) ?? '';
-  // "beans" alone may be those of another line
-  const shared = foods.some((f) => nounOf(f.text) === nounOf(own));
-  if (!sameKind && !shared && last.length > 2) names.add(last);
+  if (!shared && last.length > 2 && !(sameKind && LOOSE.has(noun))) names.add(last);
+  // "soy" for soy sauce, "chia" for chia seeds, "maple" for the syrup
+  const first = /^([a-z]{3,}) (?:seeds|sauce|syrup|paste|purée|puree|powder)$/.exec(own)?.[1];
+  if (first && !read.lines.some((l) => l !== line && l.line.text.toLowerCase().includes(first)))
+    names.add(first);
   if (!sameKind) for (const word of CALLED[food?.kind ?? ''] ?? []) names.add(word);
-  return [...names].filter(Boolean).sort((a, b) => b.length - a.length);
+  return {
+    words: [...names].filter(Boolean).sort((a, b) => b.length - a.length),
+    notAfter: kin.flatMap((f) => f.text.split(' ').slice(0, -1)),
+  };
 }
 
 /** Finds a food's names in a step; null without names. */
-function patternOf(names: readonly string[]): RegExp | null {
-  if (names.length === 0) return null;
-  const words = names.map((n) => n.replace(/[.*+?^${}()|[\]\\]/g, '\\$&').replace(/s$/, 's?'));
+function patternOf({ words, notAfter }: Names): RegExp | null {
+  if (words.length === 0) return null;
+  const escaped = (w: string) => w.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
+  const any = words.map((n) => escaped(n).replace(/s$/, 's?'));
+  const own = notAfter.filter((w) => !words.some((n) => n.startsWith(`${w} `)));
   return new RegExp(
-    `\\b(?:${words.join('|')})\\b(?![- ]free)(?! (?:oil|milk|butter|powder|flour|sauce|paste|seeds?|vinegar|syrup)\\b)`,
+    `${own.map((w) => `(?<!\\b${escaped(w)}[ -])`).join('')}\\b(?:${any.join('|')})\\b(?![- ]free)(?! (?:oil|milk|butter|powder|flour|sauce|paste|seeds?|vinegar|syrup)\\b)`,
     'gi',
   );
 }
@@ -56,8 +92,14 @@ export function replaceSpan(text: string, start: number, end: number, word: stri
   return text.slice(0, from) + put + text.slice(end);
 }
 
+/** True where a name is what is done: "Spread over the filling", "Butter the tin". */
+const isDone = (text: string, start: number, end: number): boolean =>
+  /(?:^|[.;:]\s+)$/.test(text.slice(0, start)) &&
+  /^\s+(?:over|on|onto|with|out|it|them|the|a|an|each|all|half|evenly)\b/i.test(text.slice(end)) &&
+  /^(?:spread|butter|oil|salt|sugar|cream|top|dust)$/i.test(text.slice(start, end));
+
 /** A step in which a food goes by another's words. */
-export function renamed(step: string, names: readonly string[], word: string): string {
+export function renamed(step: string, names: Names, word: string): string {
   const pattern = patternOf(names);
   if (!pattern) return step;
   // one pass from the left, so that words just put in are not taken for the old ones
@@ -67,6 +109,10 @@ export function renamed(step: string, names: readonly string[], word: string): s
     pattern.lastIndex = from;
     const m = pattern.exec(text);
     if (!m) return text;
+    if (isDone(text, m.index, m.index + m[0].length)) {
+      from = m.index + m[0].length;
+      continue;
+    }
     const tail = text.length - (m.index + m[0].length);
     text = replaceSpan(text, m.index, m.index + m[0].length, word);
     from = text.length - tail;
@@ -83,6 +129,10 @@ const WITHOUT: readonly (readonly [pattern: string, put: string])[] = [
     '\\b(?:heat|warm|melt|add)\\s+X,?\\s+(?:and|then|and then)\\s+(?=(?:fry|cook|soften|saut|brown|sweat|stir|gently|add|toss|sear)\\w*\\b)',
     '',
   ],
+  // "Heat the oil, bloom the peppercorns"
+  ['\\b(?:heat|warm|melt)\\s+X,\\s+(?=[a-z]+\\s)', ''],
+  // "fry it until the oil turns red"
+  ['\\s+until\\s+X\\s+(?:turns?|separates?|shimmers?|smokes?|floats?|foams?|is|are)\\b[^,.;]*', ''],
   ['\\beverything\\s+(?:but|except)\\s+X', 'everything'],
   // "Heat the oil in a wok" → "Heat a wok"
   ['\\b(heat|warm|melt)\\s+X\\s+(?:in|on|over)\\s+', '$1 '],
@@ -103,14 +153,19 @@ const WITHOUT: readonly (readonly [pattern: string, put: string])[] = [
 ];
 
 /** A step in which a food is no longer named; "no X" where its sentence cannot do without. */
-export function without(step: string, names: readonly string[]): string {
+export function without(step: string, names: Names): string {
   const pattern = patternOf(names);
   if (!pattern) return step;
   let text = step;
+  let from = 0;
   for (let guard = 0; guard < 12; guard += 1) {
-    pattern.lastIndex = 0;
+    pattern.lastIndex = from;
     const m = pattern.exec(text);
     if (!m) break;
+    if (isDone(text, m.index, m.index + m[0].length)) {
+      from = m.index + m[0].length;
+      continue;
+    }
     const lead = LEAD.exec(text.slice(0, m.index))?.[0] ?? '';
     const mention = (lead + m[0]).replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
     const way = WITHOUT.map(([p, put]) => [new RegExp(p.replace(/X/g, mention), 'i'), put] as const).find(
@@ -130,8 +185,24 @@ export function without(step: string, names: readonly string[]): string {
     .replace(/(^|[.!?]\s+)([a-z])/g, (_, before: string, letter: string) => before + letter.toUpperCase());
 }
 
-/** A step with a sentence more, unless it says that already. */
-export function withSentence(step: string, sentence: string | undefined): string {
+/** Where the sentence around a place ends. */
+function sentenceEnd(text: string, at: number): number {
+  const m = /[.!?](?=\s|$)/.exec(text.slice(at));
+  return m ? at + m.index + 1 : text.trimEnd().length;
+}
+
+/**
+ * A step with a sentence more, right behind the sentence that changed (the last one where it is `late`), or at
+ * the end of a step that did not. Nothing is added twice.
+ */
+export function withSentence(step: string, was: string, sentence: string | undefined, late = false): string {
   if (sentence === undefined || step.includes(sentence)) return step;
-  return `${step.trimEnd()}${/[.!?]\s*$/.test(step) ? '' : '.'} ${sentence}`;
+  let at = step.trimEnd().length;
+  if (step !== was && !late) {
+    let same = 0;
+    while (same < step.length && step[same] === was[same]) same += 1;
+    at = sentenceEnd(step, same);
+  }
+  const before = step.slice(0, at).trimEnd();
+  return `${before}${/[.!?:]$/.test(before) ? '' : '.'} ${sentence}${step.slice(at)}`;
 }

@@ -67,7 +67,10 @@ const EVIDENCE: readonly ((
   },
   (p, read) => {
     const { beside } = p.row;
-    return beside && read.lines.some((l) => l.foods.some((f) => f.food && beside.includes(f.food.kind)))
+    return beside &&
+      read.lines.some((l) =>
+        l.foods.some((f) => f.food && (beside.includes(f.food.kind) || beside.includes(f.food.id))),
+      )
       ? `beside a ${beside[0]}`
       : null;
   },

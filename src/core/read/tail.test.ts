@@ -1,0 +1,41 @@
+import { US_MEASURES } from '@/core/measure/units';
+import { readLine } from './line';
+
+const settings = { measures: US_MEASURES, corrections: {} };
+const read = (text: string) => readLine({ text, start: 0, end: text.length, section: null }, settings, 4);
+const foods = (text: string) => read(text).foods.map((f) => f.food?.id ?? '?');
+
+describe('foods hidden in what is done to a line’s own food are counted', () => {
+  test.each<[string, string[]]>([
+    ['200 g mushrooms, fried in 2 tbsp butter', ['mushroom', 'butter']],
+    ['1 cucumber, salted and drained', ['cucumber', 'salt']],
+    ['1 aubergine, salted, rinsed and dried', ['aubergine', 'salt']],
+    ['200 g pasta, cooked in salted water', ['pasta-white', 'salt']],
+    ['3 slices toast, buttered', ['bread-white', 'butter']],
+    ['2 cloves garlic crushed with salt', ['garlic', 'salt']],
+    ['1 can white beans, drained, plus 1 tbsp soy sauce', ['white-beans-canned', 'soy-sauce']],
+    ['2 potatoes, cubed, roasted with 1 tbsp olive oil and salt', ['potato', 'olive-oil', 'salt']],
+    ['2 aubergines, brushed with olive oil and grilled', ['aubergine', 'olive-oil']],
+    ['400 g tofu, pressed and rolled in cornflour', ['tofu-firm', 'cornflour']],
+    ['250 g noodles, cooked and tossed with a little sesame oil', ['noodles-cooked', 'sesame-oil']],
+    ['1 cup quinoa, cooked in vegetable stock', ['quinoa', 'stock-salted']],
+  ])('%s', (text, expected) => expect(foods(text)).toEqual(expected));
+
+  test.each<[string, string[]]>([
+    ['1 head broccoli, tossed in the dressing', ['broccoli']],
+    ['100 g cashews, soaked in water overnight', ['cashew']],
+    ['100 g salted peanuts', ['peanut-salted']],
+    ['25 g salted butter', ['butter']],
+    ['a handful of salted almonds, chopped', ['almond-salted']],
+    ['2 onions, sliced, fried without oil', ['onion']],
+    ['1 lettuce, washed and dried', ['lettuce']],
+  ])('nothing is added to “%s”', (text, expected) => expect(foods(text)).toEqual(expected));
+
+  test('an amount said in the tail is that food’s, and one not said stays a range', () => {
+    const [, butter] = read('200 g mushrooms, fried in 2 tbsp butter').foods;
+    expect(butter?.grams?.best).toBeCloseTo(28.4, 1);
+    const [, salt] = read('200 g pasta, cooked in salted water').foods;
+    expect(salt?.grams?.low).toBe(0);
+    expect(salt?.grams?.high).toBeGreaterThan(2);
+  });
+});

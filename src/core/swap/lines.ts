@@ -1,0 +1,169 @@
+import { formatQuantity } from 'format-quantity';
+import { numericQuantity } from 'numeric-quantity';
+import { foodById, type Food } from '@/core/food/table';
+import { densityOf } from '@/core/food/weigh';
+import { kitchenAmount, spoonable, type Manner } from '@/core/format/amount';
+import { readLine } from '@/core/read/line';
+import type { ReadLine, ReadSettings } from '@/core/read/types';
+import type { SwapRow } from './schema';
+
+const LIQUID = new Set([
+  'stock',
+  'water',
+  'acid',
+  'plant-milk',
+  'juice',
+  'alcohol',
+  'coconut',
+  'plant-dairy',
+  'canned-bean',
+  'salty',
+]);
+
+function mannerOf(line: ReadLine): Manner {
+  const unit = line.words?.foods[0]?.measures[0]?.unit;
+  const each = line.words?.foods[0]?.measures[0]?.each?.unit;
+  // a tin's ounces are print on the tin; at home it is cups
+  const ofTin = unit?.id === 'can' && ['oz', 'fl oz', 'lb'].includes(each?.id ?? '');
+  const id = (ofTin ? unit : (each ?? unit))?.id ?? '';
+  if (['g', 'kg', 'ml', 'l', 'dl', 'cl'].includes(id)) return 'metric';
+  if (['oz', 'lb', 'fl oz'].includes(id)) return 'imperial';
+  return 'spoons';
+}
+
+/** Grams of the stand-in for the grams of the old food, by volume, weight or piece. */
+function gramsOf(to: SwapRow['to'][number], next: Food, old: Food, grams: number): number {
+  if (to.by !== 'volume') return grams * to.ratio;
+  const from = densityOf(old, grams < 20 ? 'tsp' : 'cup');
+  const into = densityOf(next, grams < 20 ? 'tsp' : 'cup');
+  return from && into ? (grams / from[1]) * to.ratio * into[1] : grams * to.ratio;
+}
+
+/** "1 cup basmati rice, rinsed" → "1 cup brown rice, rinsed": the cook's own words around the food stay. */
+function inOwnWords(line: ReadLine, text: string, food: Food, settings: ReadSettings): string | null {
+  const words = line.words?.foods[0]?.food;
+  if (!words || line.foods.length > 1 || line.alternatives.length > 0) return null;
+  const own = line.line.text;
+  const at = own.toLowerCase().indexOf(words);
+  if (at < 0) return null;
+  const [name = text] = text.split(', ');
+  const can = line.words?.foods[0]?.measures[0]?.unit?.id === 'can';
+  // what is cooked at home, or sold loose, does not come in the tin
+  const tinned = food.kind === 'canned-bean' || food.names.some((n) => /\b(?:can|tin)(?:ned)?\b/.test(n));
+  if (can && !tinned && food.kind !== line.foods[0]?.food?.kind) return null;
+  const said = /, (?:no salt added|unsalted|no salt|unsweetened)\b/.exec(text)?.[0] ?? '';
+  // nuts are soaked for the blender and sugar is packed, what stands in is not
+  const rest = own
+    .slice(at + words.length)
+    .replace(
+      /,\s*soaked(?:\s+(?:overnight|for [^,]*))?/i,
+      food.kind === 'bean' || food.kind === 'nut' || food.kind === 'seed' ? '$&' : '',
+    );
+  const ownRest = food.kind === 'sugar' ? rest : rest.replace(/,?\s*(?:firmly |lightly )?packed\b/i, '');
+  // "cauliflower, steamed and blended": how it is made ready is said where the line says nothing of its own
+  const ready = text.slice(name.length).replace(said, '');
+  const kept = ownRest.trim() === '' ? `${ready}${ownRest}` : ownRest;
+  const plainName = inNumber(can ? name.replace(/^(?:canned|tinned) /, '') : name, words, food);
+  const counted = line.words?.foods[0]?.measures[0];
+  // "6 bread" is no amount of bread
+  const plural = /s$/.test(plainName) || (counted?.quantity[1] ?? 0) <= 1;
+  if (counted && !counted.unit && !counted.each && !plural) return null;
+  const next = `${own.slice(0, at)}${plainName}${said}${kept}`;
+  const read = readLine({ ...line.line, text: next }, settings, 4);
+  return read.foods.length === 1 && read.foods[0]?.food?.id === food.id && read.corners ? next : null;
+}
+
+/** A name in the number of the words whose place it takes: "2 avocados" → "2 bananas". */
+function inNumber(name: string, words: string, food: Food): string {
+  if (!/[^s]s$/.test(words) || /s$/.test(name)) return name;
+  const noun = name.split(' ').at(-1) ?? '';
+  return food.names.some((n) => n.endsWith(`${noun}s`)) ? `${name}s` : name;
+}
+
+const NUMBER =
+  /^(\s*)((?:\d+\s+)?\d+\s*\/\s*\d+|\d+\s*[½⅓⅔¼¾⅛⅜⅝⅞]|[½⅓⅔¼¾⅛⅜⅝⅞]|\d+(?:[.,]\d+)?)(?:(\s*(?:-|–|to)\s*)((?:\d+\s+)?\d+\s*\/\s*\d+|\d+\s*[½⅓⅔¼¾⅛⅜⅝⅞]|[½⅓⅔¼¾⅛⅜⅝⅞]|\d+(?:[.,]\d+)?))?(?![\d/])/;
+
+/** A number as cooks write it in this line's manner: what spoons and cups can measure, round grams. */
+function written(n: number, unit: string | undefined, metric: boolean): string {
+  if (metric) {
+    const step = n >= 100 ? 5 : n >= 20 ? 1 : 0.5;
+    return String(Math.max(step, Math.round(n / step) * step));
+  }
+  const near = spoonable(n, unit === 'tsp' || unit === 'tbsp' || unit === 'cup' ? unit : 'oz');
+  return String(formatQuantity(near, { vulgarFractions: true }) ?? near);
+}
+
+/** "2 heads pak choi" → "2½ heads pak choi": the amount in the line's own words; null where it has none in front. */
+function inOwnAmount(line: ReadLine, ratio: number, settings: ReadSettings): string | null {
+  const own = line.line.text;
+  const m = NUMBER.exec(own);
+  const grams = line.foods[0]?.grams;
+  if (!m?.[2] || !grams) return null;
+  const metric = mannerOf(line) === 'metric';
+  const unit = line.words?.foods[0]?.measures[0]?.unit?.id;
+  const times = (words: string) => {
+    const value = numericQuantity(words.trim());
+    return Number.isFinite(value) ? written(value * ratio, unit, metric) : null;
+  };
+  const [first, second] = [times(m[2]), m[4] ? times(m[4]) : ''];
+  if (first === null || second === null) return null;
+  const next = `${m[1] ?? ''}${first}${m[4] ? `${m[3] ?? '-'}${second}` : ''}${own.slice(m[0].length)}`;
+  const read = readLine({ ...line.line, text: next }, settings, 4);
+  const got = read.foods[0]?.grams;
+  const sameFood = read.foods[0]?.food?.id === line.foods[0]?.food?.id;
+  // what is written must be what is meant, within what kitchens can measure
+  return got && sameFood && next !== own && Math.abs(got.best / (grams.best * ratio) - 1) < 0.2 ? next : null;
+}
+
+/**
+ * What stands in a line's place, written in the recipe's manner of measuring.
+ *
+ * @returns null where it cannot be written for this line
+ */
+export function newLines(line: ReadLine, swap: SwapRow, settings: ReadSettings): string[] | null {
+  const old = line.foods[0]?.food;
+  const grams = line.foods[0]?.grams;
+  if (!old) return null;
+  const manner = mannerOf(line);
+  const out: string[] = [];
+  for (const to of swap.to) {
+    const same = to.food === 'same';
+    const scaled = same && swap.to.length === 1 ? inOwnAmount(line, to.ratio, settings) : null;
+    if (scaled) {
+      out.push(scaled);
+      continue;
+    }
+    const next = same ? old : foodById(to.food);
+    if (!next) return null;
+    const text = same ? (line.words?.foods[0]?.food ?? old.name.toLowerCase()) : to.text;
+    if (to.ratio === 1 && swap.to.length === 1 && !same) {
+      const own = inOwnWords(line, text, next, settings);
+      if (own) {
+        out.push(own);
+        continue;
+      }
+    }
+    const unsaid = (line.words?.foods[0]?.measures.length ?? 0) === 0 && !line.corrected;
+    if (!grams || (unsaid && !same)) {
+      out.push(`${text}, to taste`);
+      continue;
+    }
+    const count = line.words?.foods[0]?.measures[0];
+    if (to.by === 'piece' && count && !count.unit) {
+      out.push(`${Math.max(1, Math.round(count.quantity[1] * to.ratio))} ${text}`);
+      continue;
+    }
+    const amount = kitchenAmount(
+      gramsOf(to, next, old, grams.best),
+      next,
+      manner,
+      LIQUID.has(next.kind) || next.kind === 'oil',
+    );
+    out.push(`${amount} ${text}`);
+  }
+  // "salt and pepper": the pepper stays
+  const others = line.foods.slice(1);
+  if (others.length > 0 && (line.words?.foods[0]?.measures.length ?? 0) > 0) return null;
+  out.push(...others.map((o) => `${o.text}, to taste`));
+  return line.optional ? out.map((l) => (/\boptional\b/i.test(l) ? l : `${l} (optional)`)) : out;
+}
