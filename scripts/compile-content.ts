@@ -8,7 +8,6 @@ import { copyFileSync, mkdirSync, readFileSync, readdirSync, writeFileSync } fro
 import { createRequire } from 'node:module';
 import path from 'node:path';
 import Papa from 'papaparse';
-import YAML from 'yaml';
 import { z } from 'zod';
 import { AdaptationSchema } from '../src/core/adapt/schema';
 import { AuditSchema } from '../src/core/audit/schema';
@@ -16,35 +15,12 @@ import { BuyingFile, ClassFile, FoodRow, KindRow, Units, Vague, Words } from '..
 import { resolveProtocol } from '../src/core/protocol/resolve';
 import { ProtocolFile } from '../src/core/protocol/schema';
 import { BeliefFile, CautionFile } from '../src/core/caution/schema';
-import { LabelNames, PacketSchema } from '../src/core/label/schema';
+import { LabelNames } from '../src/core/label/schema';
 import { PreparationFile, YieldFile } from '../src/core/prepare/schema';
 import { MethodFile } from '../src/core/read/schema';
 import { AdditionRow, FlavourFile, SwapFile } from '../src/core/swap/schema';
-
-const root = path.resolve(__dirname, '../content');
-const out = path.join(root, 'compiled');
-
-function fail(where: string, why: string): never {
-  process.stderr.write(`content: ${where}: ${why}\n`);
-  process.exit(1);
-}
-
-function yaml<T>(file: string, schema: z.ZodType<T>): T {
-  const parsed = schema.safeParse(YAML.parse(readFileSync(path.join(root, file), 'utf8')));
-  if (!parsed.success) fail(file, z.prettifyError(parsed.error));
-  return parsed.data;
-}
-
-type Row = Record<string, string>;
-function csv(file: string): Row[] {
-  const result = Papa.parse<Row>(readFileSync(path.join(root, file), 'utf8'), {
-    header: true,
-    skipEmptyLines: true,
-  });
-  const [error] = result.errors;
-  if (error) fail(`${file}, row ${(error.row ?? 0) + 2}`, error.message);
-  return result.data;
-}
+import { demo } from './content-demo';
+import { csv, fail, out, root, write, yaml } from './content-files';
 
 /** The measured foods, by code: column name → figure. */
 function measuredFoods(): Map<string, Record<string, number>> {
@@ -282,52 +258,17 @@ function buying(foodIds: Set<string>) {
   return file;
 }
 
-function demo(foodIds: Set<string>) {
-  const Demo = z.object({
-    diners: z.array(
-      z
-        .object({
-          name: z.string(),
-          protocol: z.string(),
-          allergens: z.array(z.string()),
-          dislikes: z.array(z.string()).default([]),
-          appetite: z.number().default(1),
-          medical: z.boolean().default(false),
-        })
-        .strict(),
-    ),
-    recipes: z.array(z.object({ file: z.string(), role: z.string().optional() }).strict()),
-  });
-  const { diners, recipes } = yaml('demo/demo.yaml', Demo);
-  const packets = yaml('demo/packets.yaml', z.array(PacketSchema));
-  for (const packet of packets)
-    if (packet.like !== null && !foodIds.has(packet.like))
-      fail('demo/packets.yaml', `${packet.id} is like "${packet.like}", which is no food`);
-  return {
-    diners,
-    packets,
-    recipes: recipes.map(({ file, role }) => ({
-      text: readFileSync(path.join(root, 'demo', file), 'utf8'),
-      role: role ?? null,
-    })),
-  };
-}
-
-function write(name: string, value: unknown) {
-  writeFileSync(path.join(out, `${name}.json`), JSON.stringify(value));
-}
-
 mkdirSync(out, { recursive: true });
 const table = foods();
+const ids = new Set(table.foods.map((f) => f.id));
 write('foods', packed(table));
 write('units', yaml('units.yaml', Units));
 write('vague', yaml('vague.yaml', Vague));
 write('words', yaml('words.yaml', Words));
 write('protocols', protocols());
 write('preparations', yaml('preparations.yaml', PreparationFile));
-write('yields', yields(new Set(table.foods.map((f) => f.id))));
-write('buying', buying(new Set(table.foods.map((f) => f.id))));
-const ids = new Set(table.foods.map((f) => f.id));
+write('yields', yields(ids));
+write('buying', buying(ids));
 write(
   'cautions',
   named('cautions.yaml', yaml('cautions.yaml', CautionFile), ids, (f) =>
@@ -356,9 +297,10 @@ write(
   named('headroom.yaml', yaml('headroom.yaml', z.array(z.string())), ids, (f) => f),
 );
 write('method', yaml('method.yaml', MethodFile));
-write('swaps', swaps(new Set(table.foods.map((f) => f.id))));
+const swapFile = swaps(ids);
+write('swaps', swapFile);
 write('label-names', yaml('label-names.yaml', LabelNames));
-write('demo', demo(new Set(table.foods.map((f) => f.id))));
+write('demo', demo(ids, new Set(swapFile.swaps.map((s) => s.id))));
 writeFileSync(
   path.resolve(root, '../public/schema/audit-1.json'),
   `${JSON.stringify(z.toJSONSchema(AuditSchema), null, 2)}\n`,

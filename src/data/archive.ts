@@ -10,7 +10,11 @@ const time = z.number().int().nonnegative();
 // files from before dishes were weighed have none
 const grams = z.number().positive().max(100_000).nullable().default(null);
 const correction = z
-  .object({ foodId: z.string().optional(), grams: z.number().positive().optional() })
+  .object({
+    foodId: z.string().optional(),
+    grams: z.number().positive().optional(),
+    role: z.string().optional(),
+  })
   .strict();
 const recipe = z
   .object({
@@ -21,6 +25,7 @@ const recipe = z
     corrections: z.record(z.string(), correction),
     potG: grams,
     plateG: grams,
+    versionOf: z.string().nullable().default(null),
     createdAt: time,
     updatedAt: time,
     deletedAt: time.nullable(),
@@ -44,6 +49,27 @@ const meaning = z
   .object({ words: z.string().min(1), said: z.string(), foodId: z.string().min(1), updatedAt: time })
   .strict();
 
+const kitchenFood = z
+  .object({
+    foodId: z.string().min(1),
+    has: z.boolean(),
+    liking: z.union([z.literal(-1), z.literal(0), z.literal(1)]),
+    price: z
+      .object({ pays: z.number().nonnegative().max(1_000_000), amount: z.string().min(1).max(80) })
+      .strict()
+      .nullable(),
+    updatedAt: time,
+  })
+  .strict();
+const swapUse = z
+  .object({
+    swapId: z.string().min(1),
+    times: z.number().int().positive(),
+    worked: z.boolean().nullable(),
+    updatedAt: time,
+  })
+  .strict();
+
 const protocol = z.object({ id: z.string(), source: ProtocolSource, updatedAt: time }).strict();
 
 /** Everything in one file. A change of shape is a new number, with a way to read the old one. */
@@ -56,11 +82,15 @@ export const ArchiveSchema = z
     packets: z.array(packet).default([]),
     protocols: z.array(protocol).default([]),
     meanings: z.array(meaning).default([]),
+    // files from before the kitchen was kept have none
+    kitchen: z.array(kitchenFood).default([]),
+    swapUses: z.array(swapUse).default([]),
     settings: z.object({
       measures: z
         .object({ cup: z.enum(['us', 'metric']), tablespoon: z.enum(['us', 'australian']) })
         .strict(),
       theme: z.enum(['system', 'day', 'night']),
+      currency: z.string().max(4).default(DEFAULT_SETTINGS.currency),
     }),
   })
   .strict();
@@ -75,9 +105,12 @@ export async function exportArchive(db: DulvetDatabase): Promise<Archive> {
     packets: await db.packets.toArray(),
     protocols: await db.protocols.toArray(),
     meanings: await db.meanings.toArray(),
+    kitchen: await db.kitchen.toArray(),
+    swapUses: await db.swapUses.toArray(),
     settings: {
       measures: settings.measures ?? DEFAULT_SETTINGS.measures,
       theme: settings.theme ?? DEFAULT_SETTINGS.theme,
+      currency: settings.currency ?? DEFAULT_SETTINGS.currency,
     },
   });
 }
@@ -141,7 +174,7 @@ export function readArchive(text: string): ArchiveReading {
 export async function importArchive(db: DulvetDatabase, archive: Archive): Promise<void> {
   await db.transaction(
     'rw',
-    [db.recipes, db.diners, db.settings, db.packets, db.meanings, db.protocols],
+    [db.recipes, db.diners, db.settings, db.packets, db.meanings, db.protocols, db.kitchen, db.swapUses],
     async () => {
       await db.recipes.bulkPut(
         archive.recipes.map((r) => ({ ...r, corrections: cleanCorrections(r.corrections) })),
@@ -150,8 +183,11 @@ export async function importArchive(db: DulvetDatabase, archive: Archive): Promi
       await db.packets.bulkPut(archive.packets);
       await db.protocols.bulkPut(archive.protocols);
       await db.meanings.bulkPut(archive.meanings);
+      await db.kitchen.bulkPut(archive.kitchen);
+      await db.swapUses.bulkPut(archive.swapUses);
       await db.settings.put({ key: 'measures', value: archive.settings.measures });
       await db.settings.put({ key: 'theme', value: archive.settings.theme });
+      await db.settings.put({ key: 'currency', value: archive.settings.currency });
     },
   );
 }
@@ -163,6 +199,7 @@ const cleanCorrections = (all: Archive['recipes'][number]['corrections']) =>
       {
         ...(c.foodId === undefined ? {} : { foodId: c.foodId }),
         ...(c.grams === undefined ? {} : { grams: c.grams }),
+        ...(c.role === undefined ? {} : { role: c.role }),
       },
     ]),
   );

@@ -1,5 +1,6 @@
 import Dexie, { type EntityTable } from 'dexie';
 import type { ProtocolSource, RoleId } from '@/core/protocol';
+import type { Price } from '@/core/cost/cost';
 import type { Packet } from '@/core/label/schema';
 import type { Corrections } from '@/core/read/types';
 
@@ -13,6 +14,8 @@ export interface StoredRecipe {
   /** Grams of the whole dish and of one plate, as weighed; null where nobody did. */
   readonly potG: number | null;
   readonly plateG: number | null;
+  /** The recipe that this one is a version of; null where it stands for itself. */
+  readonly versionOf: string | null;
   /** Milliseconds since 1970. */
   readonly createdAt: number;
   readonly updatedAt: number;
@@ -56,6 +59,24 @@ export interface StoredProtocol {
   readonly updatedAt: number;
 }
 
+/** What the cook says of a food: that it is in the kitchen, how she likes it, what she pays for it. */
+export interface StoredKitchenFood {
+  readonly foodId: string;
+  readonly has: boolean;
+  /** 1 glad of it, -1 rather not, 0 not said. */
+  readonly liking: -1 | 0 | 1;
+  readonly price: Price | null;
+  readonly updatedAt: number;
+}
+
+/** How often a swap was made here, and whether it worked; null while nobody has said. */
+export interface StoredSwapUse {
+  readonly swapId: string;
+  readonly times: number;
+  readonly worked: boolean | null;
+  readonly updatedAt: number;
+}
+
 export interface StoredSetting {
   readonly key: string;
   readonly value: unknown;
@@ -69,6 +90,8 @@ export class DulvetDatabase extends Dexie {
   packets!: EntityTable<StoredPacket, 'id'>;
   meanings!: EntityTable<StoredMeaning, 'words'>;
   protocols!: EntityTable<StoredProtocol, 'id'>;
+  kitchen!: EntityTable<StoredKitchenFood, 'foodId'>;
+  swapUses!: EntityTable<StoredSwapUse, 'swapId'>;
 
   constructor(name = 'dulvet') {
     super(name);
@@ -102,6 +125,17 @@ export class DulvetDatabase extends Dexie {
             Object.assign(diner, { dislikes: [], appetite: 1, medical: false });
           });
       });
+    // 4: what is in the kitchen, how it is liked and what it costs; swaps that were made; versions of a recipe
+    this.version(4)
+      .stores({ kitchen: 'foodId, updatedAt', swapUses: 'swapId, updatedAt' })
+      .upgrade((tx) =>
+        tx
+          .table<StoredRecipe>('recipes')
+          .toCollection()
+          .modify((recipe) => {
+            Object.assign(recipe, { versionOf: null });
+          }),
+      );
   }
 }
 

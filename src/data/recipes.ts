@@ -10,6 +10,7 @@ export function newRecipe(text: string, now: number, extra: Partial<StoredRecipe
     corrections: {},
     potG: null,
     plateG: null,
+    versionOf: null,
     createdAt: now,
     updatedAt: now,
     deletedAt: null,

@@ -12,6 +12,8 @@ export interface Settings {
   readonly seeded: boolean;
   /** True where figures also vary as nature does. */
   readonly natural: boolean;
+  /** The sign before money. */
+  readonly currency: string;
 }
 export const DEFAULT_SETTINGS: Settings = {
   measures: US_MEASURES,
@@ -20,6 +22,7 @@ export const DEFAULT_SETTINGS: Settings = {
   diner: null,
   seeded: false,
   natural: false,
+  currency: '€',
 };
 
 export async function readSettings(db: DulvetDatabase): Promise<Settings> {

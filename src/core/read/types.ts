@@ -13,6 +13,8 @@ import type { LineWords } from '@/core/recipe/line';
 export interface Correction {
   readonly foodId?: string;
   readonly grams?: number;
+  /** What the food does in the dish, by the id of its role. */
+  readonly role?: string;
 }
 
 /** Corrections by the exact words of their line. */
@@ -75,6 +77,8 @@ export interface ReadLine {
   readonly assumed: boolean;
   readonly toTaste: boolean;
   readonly corrected: boolean;
+  /** What the cook said the food does in the dish; null where nobody did. */
+  readonly role: string | null;
   /** How much of its part is eaten with the dish; null for all of it. */
   readonly share: PartShare | null;
   /** All that the line's words allow; null where a food or an amount is missing. */

@@ -8,14 +8,21 @@ import type { ReadRecipe, ReadSettings } from '@/core/read/types';
 import { applySwap, type Swapped } from './apply';
 import { roleOf, swapsFor, type DishRole } from './roles';
 import type { SwapRow } from './schema';
+import { leaning, NO_TASTES, type KitchenTastes } from './tastes';
 
 /** What a swap would do to the dish. */
 export interface SwapPreview {
   readonly swap: SwapRow;
   readonly swapped: Swapped;
   readonly after: RecipeAudit;
+  /** The recipe after it, read. */
+  readonly read: ReadRecipe;
   /** How much nearer the dish comes to its limits; 0 moves nothing. */
   readonly gain: number;
+  /** True where a limit of this dish changes by more than a hair. */
+  readonly moves: boolean;
+  /** What speaks for or against it in this kitchen. */
+  readonly leans: readonly string[];
   /** Allergens it brings in and takes out. */
   readonly brings: readonly string[];
   readonly takes: readonly string[];
@@ -41,6 +48,17 @@ export function distance(limits: readonly AuditLimit[]): number {
   return sum;
 }
 
+/** Share of its limit by which a figure must change to be moved. */
+const MOVED = 0.01;
+
+/** True where a figure that a limit looks at changes by more than a hair, or a verdict does. */
+const moved = (before: RecipeAudit, after: RecipeAudit): boolean =>
+  before.limits.some((b, i) => {
+    const a = after.limits[i];
+    if (!a || a.verdict !== b.verdict || !a.value !== !b.value) return true;
+    return Math.abs((a.value?.best ?? 0) - (b.value?.best ?? 0)) > MOVED * (b.limit || 10);
+  });
+
 /**
  * Swaps for one line of a recipe under a protocol, the most helpful first: by what they do to the limits
  * of this dish, then by how near they stay; those that bring an allergen of somebody at the table last.
@@ -55,6 +73,7 @@ export function rankSwaps(
     readonly role?: RoleId | undefined;
     readonly avoid?: readonly string[];
     readonly plate?: number | undefined;
+    readonly tastes?: KitchenTastes | undefined;
   } = {},
 ): { readonly role: DishRole; readonly previews: readonly SwapPreview[] } {
   const line = read.lines[index];
@@ -62,13 +81,15 @@ export function rankSwaps(
   const role = roleOf(read, line);
   const start = distance(before.limits);
   const previews: SwapPreview[] = [];
+  const leanOf = new Map<SwapRow, number>();
   for (const swap of swapsFor(line, role)) {
     // a swap for a food by itself changes nothing
     if (swap.to.length === 1 && swap.to[0]?.ratio === 1 && swap.to[0]?.food === line.foods[0]?.food?.id)
       continue;
     const swapped = applySwap(read, index, swap, settings);
     if (!swapped || swapped.text === read.recipe.source) continue;
-    const after = auditRecipe(readRecipe(parseRecipe(swapped.text), settings), protocol, {
+    const afterRead = readRecipe(parseRecipe(swapped.text), settings);
+    const after = auditRecipe(afterRead, protocol, {
       source: before.source,
       role: options.role ?? before.role,
       plate: options.plate,
@@ -78,9 +99,23 @@ export function rankSwaps(
     const takes = before.allergens.filter((a) => !after.allergens.includes(a));
     const own = swap.to.flatMap((t) => foodById(t.food)?.allergens ?? []);
     const unsafe = (options.avoid ?? []).filter((a) => own.includes(a));
-    previews.push({ swap, swapped, after, gain: start - distance(after.limits), brings, takes, unsafe });
+    const lean = leaning(swap, options.tastes ?? NO_TASTES);
+    leanOf.set(swap, lean.by);
+    previews.push({
+      swap,
+      swapped,
+      after,
+      read: afterRead,
+      gain: start - distance(after.limits),
+      moves: moved(before, after),
+      leans: lean.because,
+      brings,
+      takes,
+      unsafe,
+    });
   }
   const fitsRole = (p: SwapPreview) => (p.swap.roles.includes(role.id) ? 0.4 : 0);
-  const score = (p: SwapPreview) => p.gain + p.swap.closeness * 0.8 + fitsRole(p) - p.unsafe.length * 5;
+  const score = (p: SwapPreview) =>
+    p.gain + p.swap.closeness * 0.8 + (leanOf.get(p.swap) ?? 0) + fitsRole(p) - p.unsafe.length * 5;
   return { role, previews: previews.sort((a, b) => score(b) - score(a)) };
 }

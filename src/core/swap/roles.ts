@@ -76,9 +76,20 @@ const EVIDENCE: readonly ((
   },
 ];
 
-/** What the first food of a line does in the dish; the last resort is `any`. */
+/** Roles that a food of a kind may have, in the order they are asked for. */
+export const rolesOf = (kind: string): readonly Pick<DishRole, 'id' | 'label'>[] => [
+  ...new Map(
+    patterns.filter((p) => p.row.kinds.includes(kind)).map(({ row: { id, label } }) => [id, { id, label }]),
+  ).values(),
+];
+
+const labelOf = (id: string) => patterns.find((p) => p.row.id === id)?.row.label;
+
+/** What the first food of a line does in the dish, the cook's own word first; the last resort is `any`. */
 export function roleOf(read: ReadRecipe, line: ReadLine): DishRole {
   const kind = line.foods[0]?.food?.kind;
+  const said = line.role === null ? undefined : labelOf(line.role);
+  if (line.role !== null && said) return { id: line.role, label: said, evidence: 'you said so' };
   const mine = patterns.filter((p) => kind && p.row.kinds.includes(kind));
   const as = (p: (typeof patterns)[number], evidence: string): DishRole => ({
     id: p.row.id,

@@ -5,6 +5,7 @@ import { buyingWords } from '@/core/food/buying';
 import type { Food } from '@/core/food/table';
 import { showNumber } from '@/core/format/figures';
 import type { Protocol } from '@/core/protocol';
+import type { StoredKitchenFood } from '@/data/db';
 import { Button } from '@/ui/button';
 import { Glyph } from '@/ui/glyph';
 import { LimitWords } from './limit-words';
@@ -19,6 +20,7 @@ import {
   sodiumPerKcalOf,
 } from './model';
 import { useUses } from './use-uses';
+import { YourKitchen } from './your-kitchen';
 
 const MOST_SWAPS = 8;
 
@@ -101,6 +103,7 @@ export function FoodPage({
   food,
   protocol,
   limits,
+  said,
   beside,
   onBeside,
   onEdit,
@@ -109,6 +112,7 @@ export function FoodPage({
   food: Food;
   protocol: Protocol;
   limits: readonly FoodLimit[];
+  said: StoredKitchenFood | undefined;
   beside: boolean;
   onBeside: () => void;
   onEdit: (() => void) | null;
@@ -216,6 +220,7 @@ export function FoodPage({
               <p className="text-mute">No swap for it is kept here.</p>
             )}
           </section>
+          <YourKitchen key={food.id} food={food} said={said} />
           <Uses food={food} />
           {food.names.length > 0 && (
             <section>

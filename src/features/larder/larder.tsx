@@ -18,6 +18,7 @@ import { FoodList } from './food-list';
 import { FoodPage } from './food-page';
 import { PacketEditor } from './packet-editor';
 import { useDiner } from './use-diner';
+import { useKitchen } from './use-kitchen';
 import { useLarder } from './use-larder';
 import { YourWords } from './your-words';
 
@@ -41,6 +42,7 @@ function LarderInner({ demo }: { demo: boolean }) {
   }, [demo]);
   const { packets, meanings, larder } = useLarder();
   const { diners, current } = useDiner();
+  const kitchen = useKitchen();
   const [query, setQuery] = useState('');
   const [beside, setBeside] = useState<readonly string[]>([]);
   const [editing, setEditing] = useState<Packet | null>(null);
@@ -234,6 +236,7 @@ function LarderInner({ demo }: { demo: boolean }) {
                 food={chosen}
                 protocol={current.protocol}
                 limits={limitsOf(chosen)}
+                said={kitchen.byFood.get(chosen.id)}
                 beside={beside.includes(chosen.id)}
                 onBeside={() => putBeside(chosen)}
                 onEdit={chosen.own ? () => edit(chosen.id) : null}

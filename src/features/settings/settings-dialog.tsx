@@ -105,6 +105,15 @@ export function SettingsDialog({
         options={THEMES}
         onChange={(theme) => void setSetting(db(), 'theme', theme)}
       />
+      <label className="mb-4 flex items-center gap-2">
+        <span className="font-semibold">Money is written with</span>
+        <input
+          className="field w-[64px]"
+          maxLength={4}
+          defaultValue={settings.currency}
+          onChange={(e) => void setSetting(db(), 'currency', e.target.value.trim())}
+        />
+      </label>
       <section className="mb-4">
         <label className="flex items-start gap-2">
           <input

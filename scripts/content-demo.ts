@@ -1,0 +1,71 @@
+import { readFileSync } from 'node:fs';
+import path from 'node:path';
+import { z } from 'zod';
+import { PacketSchema } from '../src/core/label/schema';
+import { fail, root, yaml } from './content-files';
+
+const Kitchen = z
+  .object({
+    has: z.array(z.string()),
+    likes: z.array(z.string()),
+    dislikes: z.array(z.string()),
+    done: z.record(
+      z.string(),
+      z.object({ times: z.number().int().positive(), worked: z.boolean().nullable() }).strict(),
+    ),
+    prices: z.record(z.string(), z.tuple([z.number().nonnegative(), z.string()])),
+  })
+  .strict();
+
+/** The demo kitchen: diners, packets, recipes, and what the kitchen has, likes and pays. */
+export function demo(foodIds: Set<string>, swapIds: Set<string>) {
+  const Demo = z.object({
+    diners: z.array(
+      z
+        .object({
+          name: z.string(),
+          protocol: z.string(),
+          allergens: z.array(z.string()),
+          dislikes: z.array(z.string()).default([]),
+          appetite: z.number().default(1),
+          medical: z.boolean().default(false),
+        })
+        .strict(),
+    ),
+    recipes: z.array(z.object({ file: z.string(), role: z.string().optional() }).strict()),
+  });
+  const { diners, recipes } = yaml('demo/demo.yaml', Demo);
+  const packets = yaml('demo/packets.yaml', z.array(PacketSchema));
+  for (const packet of packets)
+    if (packet.like !== null && !foodIds.has(packet.like))
+      fail('demo/packets.yaml', `${packet.id} is like "${packet.like}", which is no food`);
+  const kitchen = yaml('demo/kitchen.yaml', Kitchen);
+  for (const id of [...kitchen.has, ...kitchen.likes, ...kitchen.dislikes, ...Object.keys(kitchen.prices)])
+    if (!foodIds.has(id)) fail('demo/kitchen.yaml', `"${id}" is no food`);
+  for (const id of Object.keys(kitchen.done))
+    if (!swapIds.has(id)) fail('demo/kitchen.yaml', `"${id}" is no swap`);
+  const said = new Set([
+    ...kitchen.has,
+    ...kitchen.likes,
+    ...kitchen.dislikes,
+    ...Object.keys(kitchen.prices),
+  ]);
+  return {
+    kitchen: [...said].map((foodId) => {
+      const [pays, amount] = kitchen.prices[foodId] ?? [];
+      return {
+        foodId,
+        has: kitchen.has.includes(foodId),
+        liking: kitchen.likes.includes(foodId) ? 1 : kitchen.dislikes.includes(foodId) ? -1 : 0,
+        price: pays === undefined ? null : { pays, amount },
+      };
+    }),
+    swapUses: Object.entries(kitchen.done).map(([swapId, use]) => ({ swapId, ...use })),
+    diners,
+    packets,
+    recipes: recipes.map(({ file, role }) => ({
+      text: readFileSync(path.join(root, 'demo', file), 'utf8'),
+      role: role ?? null,
+    })),
+  };
+}

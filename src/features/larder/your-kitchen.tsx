@@ -1,0 +1,85 @@
+'use client';
+import { useState } from 'react';
+import { isPrice } from '@/core/cost/cost';
+import type { Food } from '@/core/food/table';
+import { database, type StoredKitchenFood } from '@/data/db';
+import { sayOfFood } from '@/data/kitchen';
+import { useSettings } from '../settings/use-settings';
+
+type Liking = StoredKitchenFood['liking'];
+const LIKINGS: readonly (readonly [Liking, string])[] = [
+  [1, 'glad of it'],
+  [0, 'no matter'],
+  [-1, 'rather not'],
+];
+
+/** What the cook says of a food: whether it is in the kitchen, how it is liked, what it costs. */
+export function YourKitchen({ food, said }: { food: Food; said: StoredKitchenFood | undefined }) {
+  const { currency, measures } = useSettings();
+  const [pays, setPays] = useState(said?.price ? String(said.price.pays) : '');
+  const [amount, setAmount] = useState(said?.price?.amount ?? '');
+  const say = (what: Parameters<typeof sayOfFood>[2]) =>
+    void sayOfFood(database(), food.id, what, Date.now());
+  const price = { pays: Number(pays.replace(',', '.')), amount: amount.trim() };
+  const empty = pays.trim() === '' && price.amount === '';
+  const usable = pays.trim() !== '' && Number.isFinite(price.pays) && isPrice(price, food, measures);
+  const keep = () => {
+    if (empty) say({ price: null });
+    else if (usable) say({ price });
+  };
+  return (
+    <section>
+      <h3 className="font-semibold">In your kitchen</h3>
+      <div className="mt-1 flex flex-wrap items-center gap-x-4 gap-y-1.5">
+        <label className="flex min-h-8 items-center gap-2">
+          <input
+            type="checkbox"
+            className="size-4 accent-[var(--rim)]"
+            checked={said?.has ?? false}
+            onChange={(e) => say({ has: e.target.checked })}
+          />
+          it is there
+        </label>
+        <label className="flex min-h-8 items-center gap-2">
+          <span className="text-mute">liked</span>
+          <select
+            className="field"
+            value={said?.liking ?? 0}
+            onChange={(e) => say({ liking: Number(e.target.value) as Liking })}
+          >
+            {LIKINGS.map(([id, label]) => (
+              <option key={id} value={id}>
+                {label}
+              </option>
+            ))}
+          </select>
+        </label>
+      </div>
+      <div className="mt-1.5 flex flex-wrap items-center gap-2">
+        <span className="text-mute">costs {currency}</span>
+        <input
+          aria-label={`What ${food.name} costs`}
+          inputMode="decimal"
+          className="field num w-[76px]"
+          value={pays}
+          onChange={(e) => setPays(e.target.value)}
+          onBlur={keep}
+        />
+        <span className="text-mute">for</span>
+        <input
+          aria-label="For how much of it"
+          placeholder="500 g, 1 can"
+          className="field w-[124px]"
+          value={amount}
+          onChange={(e) => setAmount(e.target.value)}
+          onBlur={keep}
+        />
+      </div>
+      {!empty && !usable && (
+        <p role="status" className="mt-1 text-[13px] text-near">
+          Say what you pay, and for how much: 500 g, 1 l, or a piece or packet this food is sold by.
+        </p>
+      )}
+    </section>
+  );
+}
