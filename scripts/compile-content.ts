@@ -18,7 +18,7 @@ import { BeliefFile, CautionFile } from '../src/core/caution/schema';
 import { LabelNames } from '../src/core/label/schema';
 import { PreparationFile, YieldFile } from '../src/core/prepare/schema';
 import { MethodFile } from '../src/core/read/schema';
-import { AdditionRow, FlavourFile, SwapFile } from '../src/core/swap/schema';
+import { AdditionRow, FlavourFile, StarterRow, SwapFile } from '../src/core/swap/schema';
 import { demo } from './content-demo';
 import { csv, fail, out, root, write, yaml } from './content-files';
 
@@ -296,6 +296,7 @@ write(
   'headroom',
   named('headroom.yaml', yaml('headroom.yaml', z.array(z.string())), ids, (f) => f),
 );
+write('starters', yaml('starters.yaml', z.array(StarterRow)));
 write('method', yaml('method.yaml', MethodFile));
 const swapFile = swaps(ids);
 write('swaps', swapFile);

@@ -87,7 +87,8 @@ describe('version 3', () => {
       protocols: 'id, updatedAt',
     });
     await old.open();
-    const { versionOf: _, ...kept } = newRecipe('Pot\n1 onion', 7);
+    const kept: Record<string, unknown> = { ...newRecipe('Pot\n1 onion', 7) };
+    delete kept.versionOf;
     await old.table('recipes').add(kept);
     await old.table('packets').add({ ...newPacket('Stock'), updatedAt: 1 });
     old.close();

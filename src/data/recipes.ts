@@ -32,6 +32,17 @@ export const getRecipe = (db: DulvetDatabase, id: string): Promise<StoredRecipe 
 export const saveRecipe = (db: DulvetDatabase, recipe: StoredRecipe): Promise<string> =>
   db.recipes.put(recipe);
 
+/** Puts new texts on the shelf, the first of them on top. */
+export async function takeIn(
+  db: DulvetDatabase,
+  texts: readonly string[],
+  now: number,
+): Promise<StoredRecipe[]> {
+  const made = texts.map((text, i) => newRecipe(text, now - i));
+  await db.recipes.bulkPut(made);
+  return made;
+}
+
 /** Throws a recipe away; `restoreRecipe` takes it back. */
 export const throwAway = (db: DulvetDatabase, id: string, now: number): Promise<number> =>
   db.recipes.update(id, { deletedAt: now });

@@ -1,6 +1,6 @@
 import { expose } from 'comlink';
 import loadHighs from 'highs';
-import { adapt } from '@/core/adapt/adapt';
+import { adapt, type AdaptOptions } from '@/core/adapt/adapt';
 import { frontierOf, type FrontierPoint } from '@/core/adapt/frontier';
 import type { Adaptation } from '@/core/adapt/schema';
 import { solverOf } from '@/core/adapt/solver';
@@ -11,6 +11,7 @@ import { roleFromTitle, type Protocol } from '@/core/protocol';
 import { parseRecipe } from '@/core/recipe/parse';
 import { readRecipe } from '@/core/read/read';
 import { flavourBack, type FlavourReport } from '@/core/swap/flavour';
+import type { KitchenTastes } from '@/core/swap/tastes';
 import type { LibraryContext, LibraryRecipe } from './library.worker';
 
 /** Somebody a dish is adapted for. */
@@ -19,6 +20,9 @@ export interface AdaptFor {
   readonly allergens: readonly string[];
   readonly plate: number;
 }
+
+/** What is asked of a plan beside the limits. */
+export type Wishes = Pick<AdaptOptions, 'locked' | 'forced' | 'alternatives' | 'tastes'>;
 
 let highs: ReturnType<typeof loadHighs> | null = null;
 
@@ -44,12 +48,11 @@ const doorway = {
     recipe: LibraryRecipe,
     diners: readonly AdaptFor[],
     context: LibraryContext,
-    locked: readonly string[],
-    alternatives: number,
+    wishes: Wishes,
   ): Promise<{ adaptation: Adaptation; flavour: (FlavourReport | null)[] }> {
     const { settings, read } = open(recipe, context);
     const role = recipe.role ?? roleFromTitle(read.recipe.title);
-    const adaptation = adapt(read, diners, settings, { role, locked, alternatives }, await solver());
+    const adaptation = adapt(read, diners, settings, { role, ...wishes }, await solver());
     const protocol = diners[0]?.protocol;
     const flavour = adaptation.plans.map((p) =>
       p.changes.length > 0 && protocol
@@ -64,9 +67,10 @@ const doorway = {
     recipe: LibraryRecipe,
     protocol: Protocol,
     context: LibraryContext,
+    tastes: KitchenTastes,
   ): Promise<{ versions: Version[]; frontier: FrontierPoint[] }> {
     const { settings, read } = open(recipe, context);
-    const options = { role: recipe.role ?? undefined };
+    const options = { role: recipe.role ?? undefined, tastes };
     const solve = await solver();
     return {
       versions: versionsOf(read, protocol, settings, options, solve),

@@ -23,7 +23,7 @@ function placeOf(line: ReadLine, first: ReadRecipe, now: ReadRecipe): number {
 }
 
 /** A line and a sentence that are new: after the last ingredient, in its manner, and at the end of the method. */
-function withAddition(read: ReadRecipe, line: string, step: string | null): string {
+export function withAddition(read: ReadRecipe, line: string, step: string | null): string {
   const { source } = read.recipe;
   const last = read.lines.filter((l) => l.origin === 'ingredients').at(-1);
   const end = read.recipe.steps.at(-1)?.end;

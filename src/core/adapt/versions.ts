@@ -7,6 +7,7 @@ import type { ReadRecipe, ReadSettings } from '@/core/read/types';
 import { flavourBack, type FlavourReport } from '@/core/swap/flavour';
 import { adapt, type AdaptOptions, type Solve } from './adapt';
 import type { Change } from './schema';
+import { starterFor, type Starter } from './starter';
 
 /** One of the named versions of a dish. */
 export interface Version {
@@ -22,6 +23,8 @@ export interface Version {
   readonly reached: boolean;
   readonly flavour: FlavourReport | null;
   /** Grams of the dish as eaten that hold 500 kcal; null where it is not known. */
+  /** What may be eaten before the light one; null for the others. */
+  readonly starter: Starter | null;
   readonly gramsFor500: { readonly low: number; readonly best: number; readonly high: number } | null;
 }
 
@@ -31,7 +34,7 @@ const AIMS = [
 ] as const;
 
 /** Grams that 500 kcal buy, from the energy density. */
-function gramsFor500(audit: RecipeAudit): Version['gramsFor500'] {
+export function gramsFor500(audit: RecipeAudit): Version['gramsFor500'] {
   const density = audit.total.energyDensityKcalPer100G;
   if (!density || density.low <= 0) return null;
   const grams = (d: number) => 50_000 / d;
@@ -64,6 +67,7 @@ export function versionsOf(
     audit: own,
     reached: true,
     flavour: null,
+    starter: null,
     gramsFor500: gramsFor500(own),
   };
   const others = AIMS.flatMap(([id, name, aims]): Version[] => {
@@ -90,6 +94,7 @@ export function versionsOf(
         audit,
         reached: plans.length > 0,
         flavour: plan.changes.length > 0 ? flavourBack(read, after, aimed, role) : null,
+        starter: id === 'light' ? starterFor(after, protocol, role, settings) : null,
         gramsFor500: gramsFor500(audit),
       },
     ];
@@ -98,14 +103,18 @@ export function versionsOf(
 }
 
 /** A version's text with its name in the title, and why each change was made, in a notes section. */
-export function versionText(version: Pick<Version, 'name' | 'text' | 'changes'>): string {
+export function versionText(
+  version: Pick<Version, 'name' | 'text' | 'changes'> & { readonly starter?: Starter | null },
+): string {
   const [first = '', ...rest] = version.text.split('\n');
-  const title = `${first.trimEnd()}, ${version.name.toLowerCase()}`;
+  const name = version.name.slice(0, 1).toLowerCase() + version.name.slice(1);
+  const title = `${first.trimEnd()}, ${name}`;
   if (version.changes.length === 0) return [title, ...rest].join('\n');
   const why = version.changes.map((c) =>
     c.from
       ? `- ${c.from} became ${c.to || 'nothing'} (${c.name.toLowerCase()}): ${c.technique}`
       : `- ${c.to} came beside it: ${c.technique}`,
   );
-  return `${[title, ...rest].join('\n').trimEnd()}\n\nNotes\n${why.join('\n')}\n`;
+  const before = version.starter ? [`- ${version.starter.name}: ${version.starter.says}`] : [];
+  return `${[title, ...rest].join('\n').trimEnd()}\n\nNotes\n${[...why, ...before].join('\n')}\n`;
 }

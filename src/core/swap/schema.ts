@@ -91,6 +91,21 @@ export const AdditionRow = z
   .strict();
 export type AdditionRow = z.infer<typeof AdditionRow>;
 
+/** What may be eaten before a dish to make the meal less dense, `content/starters.yaml`. */
+export const StarterRow = z
+  .object({
+    id: z.string(),
+    name: z.string(),
+    /** Words in a dish's title that it is too like. */
+    not: z.string(),
+    roles: z.array(z.string()).min(1),
+    /** Grams on one plate. */
+    lines: z.array(z.object({ grams: z.number().positive(), text: z.string() }).strict()).min(1),
+    says: z.string(),
+  })
+  .strict();
+export type StarterRow = z.infer<typeof StarterRow>;
+
 export const RoleRow = z
   .object({
     id: z.string(),

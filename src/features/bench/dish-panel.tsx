@@ -1,3 +1,4 @@
+import { useMemo } from 'react';
 import type { RecipeAudit } from '@/core/audit/schema';
 import { showRange } from '@/core/format/figures';
 import type { Protocol } from '@/core/protocol';
@@ -5,6 +6,7 @@ import type { ReadRecipe } from '@/core/read/types';
 import { Glyph } from '@/ui/glyph';
 import type { OneChange } from '@/core/swap/one-change';
 import { Button } from '@/ui/button';
+import { usePlateCost, type Kitchen } from '../larder/use-kitchen';
 import { Cautions } from './cautions';
 import { mayEat } from './use-one-change';
 import { Room } from './room';
@@ -20,6 +22,7 @@ export function DishPanel({
   table,
   changes,
   plate,
+  kitchen,
   onPlan,
   onCompare,
   weighed,
@@ -31,6 +34,7 @@ export function DishPanel({
   table: readonly TableDiner[];
   changes: Readonly<Record<string, OneChange | null>>;
   plate: number;
+  kitchen: Kitchen;
   onPlan: () => void;
   onCompare: () => void;
   read: ReadRecipe;
@@ -38,6 +42,8 @@ export function DishPanel({
   onWeighed: (weighed: Weighed) => void;
   onSelect: (index: number) => void;
 }) {
+  const plateCost = usePlateCost(kitchen);
+  const cost = useMemo(() => plateCost(read), [plateCost, read]);
   const find = (text: string) => audit.lines.findIndex((l) => l.text === text);
   const offenders = audit.lines.flatMap((l, i) =>
     l.findings.some((f) => f.level === 'banned' || f.level === 'over') ? [{ l, i }] : [],
@@ -162,6 +168,12 @@ export function DishPanel({
               <dd className="text-right">{r ? `${showRange(r)} ${unit}` : 'not known'}</dd>
             </div>
           ))}
+          {cost !== null && (
+            <div className="contents">
+              <dt className="text-mute">Cost, by your prices</dt>
+              <dd className="text-right">{cost}</dd>
+            </div>
+          )}
         </dl>
         {audit.allergens.length > 0 && (
           <p className="mt-2 text-[13px]">

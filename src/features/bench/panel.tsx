@@ -3,13 +3,15 @@ import Link from 'next/link';
 import type { AuditLine, Finding, RecipeAudit } from '@/core/audit/schema';
 import { showNumber, showRange } from '@/core/format/figures';
 import type { Protocol } from '@/core/protocol';
-import type { Correction, ReadLine } from '@/core/read/types';
+import type { Correction, ReadLine, ReadRecipe } from '@/core/read/types';
 import type { Larder } from '@/core/food/larder';
 import type { SwapPreview } from '@/core/swap/rank';
 import type { DishRole } from '@/core/swap/roles';
 import { Button, Key } from '@/ui/button';
 import { Glyph, type Mark } from '@/ui/glyph';
+import type { Kitchen } from '../larder/use-kitchen';
 import { Reading } from './reading';
+import { RoleChoice } from './role-choice';
 import { Swaps } from './swaps';
 
 const MARKS: Record<Finding['level'], Mark> = {
@@ -76,12 +78,14 @@ interface PanelProps {
   audit: RecipeAudit;
   protocol: Protocol;
   index: number;
+  recipe: ReadRecipe;
   read: ReadLine;
   role: DishRole;
   previews: readonly SwapPreview[];
   chosen: number;
   correction: Correction | undefined;
   larder: Larder;
+  kitchen: Kitchen;
   meant: boolean;
   onRemember: () => void;
   onForget: () => void;
@@ -92,6 +96,8 @@ interface PanelProps {
   onCorrect: (correction: Correction | null) => void;
   onCorrecting: (open: boolean) => void;
   onWhy: (open: boolean) => void;
+  onRole: (role: string | null) => void;
+  onMustChange: () => void;
   onEdit: () => void;
   onClose: () => void;
 }
@@ -101,12 +107,14 @@ export function LinePanel({
   audit,
   protocol,
   index,
+  recipe,
   read,
   role,
   previews,
   chosen,
   correction,
   larder,
+  kitchen,
   meant,
   onRemember,
   onForget,
@@ -117,6 +125,8 @@ export function LinePanel({
   onCorrect,
   onCorrecting,
   onWhy,
+  onRole,
+  onMustChange,
   onEdit,
   onClose,
 }: PanelProps) {
@@ -125,12 +135,8 @@ export function LinePanel({
   return (
     <>
       <div className="flex items-start justify-between gap-2">
-        <span
-          className="inline-block rounded-md border-[1.5px] border-hair px-2 py-px text-[12px] text-mute"
-          title={role.evidence}
-        >
-          {role.label}
-          {line.grams && ` · ${showRange(line.grams)} g`}
+        <span className="inline-block rounded-md border-[1.5px] border-hair px-2 py-px text-[12px] text-mute">
+          {line.grams ? `${showRange(line.grams)} g` : 'amount not known'}
         </span>
         <button
           type="button"
@@ -143,6 +149,7 @@ export function LinePanel({
       </div>
       <h2 className="mt-1.5 text-[17px] font-semibold leading-tight [overflow-wrap:anywhere]">{line.text}</h2>
       <p className="mt-0.5 text-mute">{summary(line, audit, protocol)}</p>
+      <RoleChoice read={read} role={role} onRole={onRole} />
       {line.findings.length > 0 && (
         <ul className="mt-2 space-y-1">
           {line.findings.map((f, i) => (
@@ -164,6 +171,11 @@ export function LinePanel({
         <Button look="line" keys="W" aria-expanded={why} onClick={() => onWhy(!why)}>
           Why?
         </Button>
+        {line.food && !audit.notAdapted && (
+          <Button look="line" keys="C" onClick={onMustChange}>
+            Must change
+          </Button>
+        )}
       </div>
       {why && <Why line={line} />}
       {line.food && (
@@ -187,7 +199,15 @@ export function LinePanel({
         onOpen={onCorrecting}
       />
       {previews.length > 0 ? (
-        <Swaps previews={previews} before={audit} chosen={chosen} onChoose={onChoose} onApply={onApply} />
+        <Swaps
+          previews={previews}
+          before={audit}
+          read={recipe}
+          chosen={chosen}
+          kitchen={kitchen}
+          onChoose={onChoose}
+          onApply={onApply}
+        />
       ) : (
         <p className="mt-3 text-mute">
           {audit.notAdapted ??

@@ -1,12 +1,18 @@
 'use client';
 import { useMemo, useState } from 'react';
 import type { Adaptation, Plan } from '@/core/adapt/schema';
+import { parseRecipe } from '@/core/recipe/parse';
+import { readRecipe } from '@/core/read/read';
+import type { ReadSettings } from '@/core/read/types';
 import type { FlavourReport } from '@/core/swap/flavour';
 import type { StoredRecipe } from '@/data/db';
 import { Button, Key } from '@/ui/button';
 import { Glyph } from '@/ui/glyph';
 import { useKeys } from '@/ui/use-keys';
-import { BeforeAfter } from './swaps';
+import { usePlateCost, type Kitchen } from '../larder/use-kitchen';
+import { BeforeAfter } from './before-after';
+import { Marked } from './marked';
+import { Changes, Taste } from './plan-changes';
 import { usePlans } from './use-plans';
 import type { TableDiner } from './use-table';
 
@@ -17,86 +23,32 @@ const changesWords = (plan: Plan) =>
       ? 'One change'
       : `${plan.changes.length} changes`;
 
-/** One plan's changes, each with its technique, and a way to keep the line instead. */
-function Changes({ plan, onLock }: { plan: Plan; onLock: (words: string) => void }) {
-  return (
-    <ol className="mt-1 space-y-2">
-      {plan.changes.map((c, i) => (
-        <li key={i} className="rounded-[10px] bg-wash px-3 py-2">
-          <p className="[overflow-wrap:anywhere]">
-            {c.from ? (
-              <s className="text-mute decoration-1">{c.from}</s>
-            ) : (
-              <span className="text-mute">new</span>
-            )}
-            {' → '}
-            <b className="font-semibold">{c.to || 'left out'}</b>
-          </p>
-          <p className="text-[13px]">
-            {c.name}
-            {c.from && <span className="text-mute">, {c.role}</span>}: {c.technique}
-          </p>
-          {c.cautions.map((w) => (
-            <p key={w} className="text-[13px] text-near">
-              Mind: {w}
-            </p>
-          ))}
-          {c.from && (
-            <button
-              type="button"
-              onClick={() => onLock(c.from)}
-              className="min-h-6 text-[13px] font-semibold text-rim underline underline-offset-4"
-            >
-              Keep this line as it is
-            </button>
-          )}
-        </li>
-      ))}
-    </ol>
-  );
-}
-
-/** What the plan took from the taste, and what may give it back. */
-function Taste({ report }: { report: FlavourReport }) {
-  if (report.lost.length === 0) return null;
-  return (
-    <div className="mt-3">
-      <h3 className="font-semibold">{report.bland ? 'Likely bland' : 'Its taste'}</h3>
-      <p className="text-[13.5px]">
-        Gone: {report.lost.join('; ')}. {report.bland ? 'There is ' : 'But '}
-        {report.because}.
-      </p>
-      {report.back.length > 0 && (
-        <ul className="mt-0.5 text-[13.5px]">
-          {report.back.map((b) => (
-            <li key={b.food.id}>
-              <b className="font-semibold">
-                {b.measure} {b.food.name.toLowerCase()}
-              </b>{' '}
-              for {b.sense}, {b.says}
-            </li>
-          ))}
-        </ul>
-      )}
-    </div>
-  );
-}
-
 function Plans({
   adaptation,
   flavour,
+  before: text,
+  cost,
   onApply,
+  onKeep,
   onLock,
 }: {
   adaptation: Adaptation;
   flavour: readonly (FlavourReport | null)[];
+  /** The recipe's own text. */
+  before: string;
+  cost: (text: string) => string | null;
   onApply: (plan: Plan) => void;
+  onKeep: (plan: Plan) => void;
   onLock: (words: string) => void;
 }) {
   const [chosen, setChosen] = useState(0);
   const { plans, infeasible, before } = adaptation;
   const plan = plans[Math.min(chosen, plans.length - 1)] ?? infeasible?.closest;
   const taste = plans.length > 0 ? flavour[Math.min(chosen, plans.length - 1)] : null;
+  const costs = useMemo(() => {
+    const [was, becomes] = plan ? [cost(text), cost(plan.text)] : [null, null];
+    return was !== null && becomes !== null ? { before: was, after: becomes } : null;
+  }, [plan, text, cost]);
   useKeys({ a: () => plan && plan.changes.length > 0 && onApply(plan) });
   return (
     <>
@@ -142,9 +94,16 @@ function Plans({
           <Changes plan={plan} onLock={onLock} />
           {plan.changes.length > 0 && (
             <>
-              <BeforeAfter before={before} after={plan.after} />
+              <BeforeAfter before={before} after={plan.after} costs={costs} />
               {taste && <Taste report={taste} />}
-              <div className="mt-3 flex justify-end">
+              <details className="mt-3">
+                <summary className="min-h-7 cursor-pointer font-semibold">The recipe, changes marked</summary>
+                <Marked before={text} after={plan.text} />
+              </details>
+              <div className="mt-3 flex flex-wrap justify-end gap-1.5">
+                <Button look="plain" onClick={() => onKeep(plan)}>
+                  Keep as a version
+                </Button>
                 <Button look="solid" keys="A" onClick={() => onApply(plan)}>
                   Make these changes
                 </Button>
@@ -157,30 +116,82 @@ function Plans({
   );
 }
 
+/** Lines that the cook said something about, each with a way to take it back. */
+function Wished({
+  name,
+  says,
+  words,
+  undo,
+  onUndo,
+}: {
+  name: string;
+  says: string;
+  words: readonly string[];
+  undo: string;
+  onUndo: (left: readonly string[]) => void;
+}) {
+  if (words.length === 0) return null;
+  return (
+    <ul aria-label={name} className="mt-2 space-y-1">
+      {words.map((w) => (
+        <li key={w} className="flex items-center justify-between gap-2 text-[13.5px]">
+          <span className="[overflow-wrap:anywhere]">
+            {says}: {w}
+          </span>
+          <Button
+            look="plain"
+            onClick={() => onUndo(words.filter((l) => l !== w))}
+            aria-label={`${undo} ${w}`}
+          >
+            Take back
+          </Button>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
 /** The least change after which somebody, or everyone, may eat the dish. */
 export function LeastChange({
   doc,
+  settings,
+  kitchen,
   table,
   current,
+  forced: first,
   onApply,
+  onKeep,
   onClose,
 }: {
   doc: StoredRecipe;
+  settings: ReadSettings;
+  kitchen: Kitchen;
   table: readonly TableDiner[];
   current: TableDiner;
+  /** Words of lines that must change. */
+  forced: readonly string[];
   onApply: (plan: Plan) => void;
+  onKeep: (plan: Plan) => void;
   onClose: () => void;
 }) {
   const [everyone, setEveryone] = useState(table.length > 1);
   const [locked, setLocked] = useState<readonly string[]>([]);
+  const [forced, setForced] = useState(first);
+  const plateCost = usePlateCost(kitchen);
+  const cost = useMemo(
+    () => (text: string) => plateCost(readRecipe(parseRecipe(text), settings)),
+    [plateCost, settings],
+  );
   const question = useMemo(
     () => ({
       doc,
       // the first one's figures are shown
       diners: everyone ? [current, ...table.filter((d) => d.id !== current.id)] : [current],
       locked,
+      forced,
+      tastes: kitchen.tastes,
     }),
-    [doc, everyone, table, current, locked],
+    [doc, everyone, table, current, locked, forced, kitchen.tastes],
   );
   const { adaptation, flavour, working, stop } = usePlans(question);
   return (
@@ -211,22 +222,14 @@ export function LeastChange({
           ))}
         </div>
       )}
-      {locked.length > 0 && (
-        <ul aria-label="Kept as they are" className="mt-2 space-y-1">
-          {locked.map((words) => (
-            <li key={words} className="flex items-center justify-between gap-2 text-[13.5px]">
-              <span className="[overflow-wrap:anywhere]">kept: {words}</span>
-              <Button
-                look="plain"
-                onClick={() => setLocked(locked.filter((l) => l !== words))}
-                aria-label={`Allow changes to ${words}`}
-              >
-                Allow
-              </Button>
-            </li>
-          ))}
-        </ul>
-      )}
+      <Wished name="Kept as they are" says="kept" words={locked} undo="Allow changes to" onUndo={setLocked} />
+      <Wished
+        name="Must change"
+        says="must change"
+        words={forced}
+        undo="Do not insist on"
+        onUndo={setForced}
+      />
       <div aria-live="polite">
         {working ? (
           <p className="mt-3 flex items-center justify-between gap-2 text-mute">
@@ -237,11 +240,17 @@ export function LeastChange({
           </p>
         ) : adaptation ? (
           <Plans
-            key={`${everyone} ${locked.join('|')}`}
+            key={`${everyone} ${locked.join('|')} ${forced.join('|')}`}
             adaptation={adaptation}
             flavour={flavour}
+            before={doc.text}
+            cost={cost}
             onApply={onApply}
-            onLock={(words) => setLocked([...locked, words])}
+            onKeep={onKeep}
+            onLock={(words) => {
+              setForced(forced.filter((f) => f !== words));
+              setLocked([...locked, words]);
+            }}
           />
         ) : (
           <p className="mt-3 text-mute">Stopped.</p>

@@ -1,9 +1,14 @@
 'use client';
-import { showNumber, showRange } from '@/core/format/figures';
+import { showNumber } from '@/core/format/figures';
 import type { AuditLimit, RecipeAudit } from '@/core/audit/schema';
+import type { ReadRecipe } from '@/core/read/types';
 import type { SwapPreview } from '@/core/swap/rank';
+import { database, type StoredSwapUse } from '@/data/db';
+import { sayOfSwap } from '@/data/kitchen';
 import { Button } from '@/ui/button';
-import { Glyph } from '@/ui/glyph';
+import { usePlateCost, type Kitchen, type PlateCost } from '../larder/use-kitchen';
+import { BeforeAfter } from './before-after';
+import { Keeps } from './keeps';
 import { shortLabel } from './model';
 
 /** What a swap does, in a phrase: the limit it moves most. */
@@ -20,74 +25,50 @@ function effectOf(before: RecipeAudit, after: RecipeAudit): string {
   return `${showNumber(Math.abs(amount))} ${unit}${what} ${amount > 0 ? 'less' : 'more'}`;
 }
 
-/** A plate's limits and figures before and after. */
-export function BeforeAfter({ before, after }: { before: RecipeAudit; after: RecipeAudit }) {
-  const rows = before.limits.flatMap((b, i) => {
-    const a = after.limits[i];
-    if (!a) return [];
-    const moved = Math.abs((a.value?.best ?? 0) - (b.value?.best ?? 0));
-    const same = a.verdict === b.verdict && moved < Math.max(0.05, b.limit * 0.03);
-    return same ? [] : [{ b, a }];
-  });
-  const figures = [
-    ['Fibre, g', before.perServing.fibreG, after.perServing.fibreG],
-    ['Protein, g', before.perServing.proteinG, after.perServing.proteinG],
-    ['kcal', before.perServing.energyKcal, after.perServing.energyKcal],
-  ] as const;
+/** How a swap went here before, and whether it worked. */
+function Before({ use, onWorked }: { use: StoredSwapUse; onWorked: (worked: boolean | null) => void }) {
   return (
-    <table className="num mt-2 w-full text-[13px]">
-      <caption className="sr-only">A plate before and after</caption>
-      <thead className="text-mute">
-        <tr>
-          <th scope="col" className="text-left font-medium">
-            a plate
-          </th>
-          <th scope="col" className="text-right font-medium">
-            before
-          </th>
-          <th scope="col" className="text-right font-medium">
-            after
-          </th>
-        </tr>
-      </thead>
-      <tbody>
-        {rows.map(({ b, a }) => (
-          <tr key={b.id}>
-            <th scope="row" className="text-left font-normal">
-              {shortLabel(b.label)}
-            </th>
-            <td className="text-right">
-              {b.value ? showRange(b.value) : '?'} <Glyph mark={b.verdict} size={11} />
-            </td>
-            <td className="text-right font-semibold">
-              {a.value ? showRange(a.value) : '?'} <Glyph mark={a.verdict} size={11} />
-            </td>
-          </tr>
-        ))}
-        {figures.map(([label, b, a]) => (
-          <tr key={label} className="text-mute">
-            <th scope="row" className="text-left font-normal">
-              {label}
-            </th>
-            <td className="text-right">{b ? showNumber(b.best) : '?'}</td>
-            <td className="text-right">{a ? showNumber(a.best) : '?'}</td>
-          </tr>
-        ))}
-      </tbody>
-    </table>
+    <div className="mt-2 flex flex-wrap items-center gap-2 text-[13px]">
+      <span>{use.times === 1 ? 'Made here once.' : `Made here ${use.times} times.`} Did it work?</span>
+      {[true, false].map((worked) => (
+        <button
+          key={String(worked)}
+          type="button"
+          aria-pressed={use.worked === worked}
+          onClick={() => onWorked(use.worked === worked ? null : worked)}
+          className={`min-h-7 rounded-lg border-2 px-2 ${use.worked === worked ? 'border-rim font-semibold' : 'border-hair'}`}
+        >
+          {worked ? 'it did' : 'it did not'}
+        </button>
+      ))}
+    </div>
   );
 }
 
 interface OptionProps {
   preview: SwapPreview;
   before: RecipeAudit;
+  read: ReadRecipe;
   on: boolean;
+  use: StoredSwapUse | undefined;
+  plateCost: PlateCost;
   onChoose: () => void;
   onApply: () => void;
+  onWorked: (worked: boolean | null) => void;
 }
 
-function Option({ preview, before, on, onChoose, onApply }: OptionProps) {
+/** What a swap that moves no limit does all the same. */
+const still = ({ moves, brings, takes }: SwapPreview): string | null =>
+  moves
+    ? null
+    : brings.length + takes.length > 0
+      ? 'changes the allergen, and no figure that a limit looks at'
+      : 'changes no figure that a limit looks at';
+
+function Option({ preview, before, read, on, use, plateCost, onChoose, onApply, onWorked }: OptionProps) {
   const { swap, swapped, after } = preview;
+  const unmoved = still(preview);
+  const [was, becomes] = on ? [plateCost(read), plateCost(preview.read)] : [null, null];
   const mind = [
     ...preview.unsafe.map((a) => `holds ${a}: somebody here must not eat it`),
     ...(preview.brings.length ? [`brings in ${preview.brings.join(', ')}`] : []),
@@ -113,7 +94,22 @@ function Option({ preview, before, on, onChoose, onApply }: OptionProps) {
       </button>
       <dl className="mt-1 grid grid-cols-[auto_1fr] gap-x-2.5 text-[13px]">
         <dt className="text-mute">how</dt>
-        <dd>{swap.technique}</dd>
+        <dd>
+          {swap.technique}
+          {swap.minutes > 0 && <span className="text-mute">, {swap.minutes} min more</span>}
+        </dd>
+        {unmoved && (
+          <>
+            <dt className="text-mute">does</dt>
+            <dd>{unmoved}</dd>
+          </>
+        )}
+        {preview.leans.length > 0 && (
+          <>
+            <dt className="text-mute">here</dt>
+            <dd>{preview.leans.join(' · ')}</dd>
+          </>
+        )}
         {mind.length > 0 && (
           <>
             <dt className="text-mute">mind</dt>
@@ -123,7 +119,8 @@ function Option({ preview, before, on, onChoose, onApply }: OptionProps) {
       </dl>
       {on && (
         <div className="mt-2 border-t border-hair pt-2">
-          <p className="text-[13px] font-semibold">The recipe will read</p>
+          <Keeps keeps={swap.keeps} because={swap.because} />
+          <p className="mt-1.5 text-[13px] font-semibold">The recipe will read</p>
           <ul className="text-[13px]">
             {swapped.lines.map((l) => (
               <li key={l} className="border-l-[3px] border-within pl-2">
@@ -139,7 +136,12 @@ function Option({ preview, before, on, onChoose, onApply }: OptionProps) {
               </li>
             ))}
           </ul>
-          <BeforeAfter before={before} after={after} />
+          <BeforeAfter
+            before={before}
+            after={after}
+            costs={was !== null && becomes !== null ? { before: was, after: becomes } : null}
+          />
+          {use && <Before use={use} onWorked={onWorked} />}
           <Button look="solid" keys="A" onClick={onApply} className="mt-2">
             Swap it
           </Button>
@@ -153,16 +155,21 @@ function Option({ preview, before, on, onChoose, onApply }: OptionProps) {
 export function Swaps({
   previews,
   before,
+  read,
   chosen,
+  kitchen,
   onChoose,
   onApply,
 }: {
   previews: readonly SwapPreview[];
   before: RecipeAudit;
+  read: ReadRecipe;
   chosen: number;
+  kitchen: Kitchen;
   onChoose: (index: number) => void;
   onApply: (preview: SwapPreview) => void;
 }) {
+  const plateCost = usePlateCost(kitchen);
   return (
     <section aria-label="Swaps" className="mt-4">
       <h3 className="text-[16px] font-semibold">
@@ -175,7 +182,11 @@ export function Swaps({
             key={preview.swap.id}
             preview={preview}
             before={before}
+            read={read}
             on={chosen === i}
+            use={kitchen.uses.get(preview.swap.id)}
+            plateCost={plateCost}
+            onWorked={(worked) => void sayOfSwap(database(), preview.swap.id, worked, Date.now())}
             onChoose={() => onChoose(chosen === i ? -1 : i)}
             onApply={() => onApply(preview)}
           />

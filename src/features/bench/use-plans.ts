@@ -2,6 +2,7 @@
 import { useEffect, useState } from 'react';
 import type { Adaptation } from '@/core/adapt/schema';
 import type { FlavourReport } from '@/core/swap/flavour';
+import type { KitchenTastes } from '@/core/swap/tastes';
 import type { StoredRecipe } from '@/data/db';
 import { planner, stopPlanning } from '@/workers/adapt';
 import { plainRecipes } from '@/workers/library';
@@ -14,6 +15,8 @@ interface Question {
   readonly doc: StoredRecipe;
   readonly diners: readonly TableDiner[];
   readonly locked: readonly string[];
+  readonly forced: readonly string[];
+  readonly tastes: KitchenTastes;
 }
 
 /** Plans for a dish, made in a worker; null while they are being made, or where nobody asks. */
@@ -41,7 +44,12 @@ export function usePlans(question: Question | null): {
       plate: d.appetite,
     }));
     void planner()
-      .adapt(recipe, diners, context, [...question.locked], ALTERNATIVES)
+      .adapt(recipe, diners, context, {
+        locked: [...question.locked],
+        forced: [...question.forced],
+        alternatives: ALTERNATIVES,
+        tastes: question.tastes,
+      })
       .then(({ adaptation, flavour }) => {
         if (current) setFound({ of: question, adaptation, flavour });
       });

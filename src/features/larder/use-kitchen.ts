@@ -4,6 +4,7 @@ import { useMemo } from 'react';
 import { costOf, showMoney, type Prices } from '@/core/cost/cost';
 import { FOODS } from '@/core/food/table';
 import { tokens } from '@/core/food/tokens';
+import type { MeasureSettings } from '@/core/measure/units';
 import { over } from '@/core/range/range';
 import type { ReadRecipe } from '@/core/read/types';
 import type { KitchenTastes } from '@/core/swap/tastes';
@@ -56,15 +57,17 @@ export function useKitchen(): Kitchen {
   }, [foods, swapUses, diners]);
 }
 
+function plateCostOf(prices: Prices, sign: string, measures: MeasureSettings): PlateCost {
+  if (Object.keys(prices).length === 0) return () => null;
+  return (read) => {
+    const { known, whole } = costOf(read, prices, measures);
+    const plate = showMoney(over(known, read.servings.range), sign);
+    return whole ? plate : `${plate} and more`;
+  };
+}
+
 /** Says what a plate of a dish costs by the cook's prices. */
 export function usePlateCost({ prices }: Kitchen): PlateCost {
   const { currency, measures } = useSettings();
-  return useMemo(() => {
-    if (Object.keys(prices).length === 0) return () => null;
-    return (read) => {
-      const { known, whole } = costOf(read, prices, measures);
-      const plate = showMoney(over(known, read.servings.range), currency);
-      return whole ? plate : `${plate} and more`;
-    };
-  }, [prices, currency, measures]);
+  return useMemo(() => plateCostOf(prices, currency, measures), [prices, currency, measures]);
 }

@@ -21,6 +21,7 @@ const GROUPS: readonly { name: string; keys: readonly (readonly [string, string]
       ['F', 'Correct how it was read'],
       ['S', 'Next swap in the list'],
       ['A', 'Apply the chosen swap or plan'],
+      ['C', 'The line must change: plans that change it'],
       ['L', 'The least change that fits'],
       ['V', 'Versions side by side'],
       ['W', 'Why these numbers'],

@@ -1,0 +1,296 @@
+'use client';
+import { useRouter } from 'next/navigation';
+import { useMemo, useState } from 'react';
+import type { Change } from '@/core/adapt/schema';
+import { type SwapPreview } from '@/core/swap/rank';
+import { database } from '@/data/db';
+import { sampleText } from '@/data/demo';
+import { takeIn } from '@/data/recipes';
+import { setSetting } from '@/data/settings';
+import { Dialog } from '@/ui/dialog';
+import { useKeys } from '@/ui/use-keys';
+import { useProtocols } from '../rules/use-protocols';
+import { useKitchen } from '../larder/use-kitchen';
+import { useLarder } from '../larder/use-larder';
+import { useSettings } from '../settings/use-settings';
+import { TableDialog } from '../table/table-dialog';
+import { Ledger } from './ledger';
+import { gaugesOf, ledgerOf } from './model';
+import { Method } from './method';
+import { NewRecipe } from './new-recipe';
+import { BenchActions } from './bench-actions';
+import { BenchAside, type Beside } from './bench-aside';
+import { CompareDialog } from '../compare/compare';
+import { EmptyBench } from './empty-bench';
+import { Rail } from './rail';
+import { Diners, Top } from './top';
+import { WholeText } from './whole-text';
+import { useChanges } from './use-changes';
+import { useDocument } from './use-document';
+import { useLineEdit } from './use-line-edit';
+import { usePaste } from './use-paste';
+import { useOneChange } from './use-one-change';
+import { useRead } from './use-read';
+import { useSwaps } from './use-swaps';
+import { judgeTable, useDiners } from './use-table';
+
+const ASIDE_NAMES: Record<Beside['kind'], string> = {
+  dish: 'The dish',
+  line: 'The chosen line',
+  limit: 'The dish',
+  plans: 'Plans',
+};
+
+/** One recipe on the Bench: its limits, its lines, and what is asked about them. */
+export function OpenRecipe({ id }: { id: string | null }) {
+  const router = useRouter();
+  const settings = useSettings();
+  const diners = useDiners();
+  const { meanings } = useLarder();
+  const kitchen = useKitchen();
+  const { byId } = useProtocols();
+  const { doc, status, canUndo, canRedo, change, undo, redo, settle } = useDocument(id);
+  const [beside, setBeside] = useState<Beside>({ kind: 'dish' });
+  const [hovered, setHovered] = useState<number | null>(null);
+  const lineEdit = useLineEdit(doc, change, undo, settle);
+  const [chosen, setChosen] = useState(0);
+  const [correcting, setCorrecting] = useState(false);
+  const [why, setWhy] = useState(false);
+  const [wholeText, setWholeText] = useState(false);
+  const [dialog, setDialog] = useState<'new' | 'table' | 'compare' | null>(null);
+  const selected = beside.kind === 'line' ? beside.index : null;
+
+  const show = (recipe: string) => {
+    setDialog(null);
+    void setSetting(database(), 'openRecipe', recipe);
+    router.push(`/?recipe=${recipe}`);
+  };
+  const open = async (texts: readonly string[]) => {
+    const [first] = await takeIn(database(), texts, Date.now());
+    if (first) show(first.id);
+  };
+
+  const { read, settings: readSettings, larder } = useRead(doc);
+  const table = useMemo(
+    () => (read && doc ? judgeTable(diners, read, doc.role, byId) : []),
+    [diners, read, doc, byId],
+  );
+  const current = table.find((d) => d.id === settings.diner) ?? table[0];
+  const avoid = useMemo(() => [...new Set(table.flatMap((d) => d.allergens))], [table]);
+
+  const question = useMemo(
+    () =>
+      read && current && selected !== null && lineEdit.edit === null && !current.audit.notAdapted
+        ? { read, diner: current, line: selected, settings: readSettings, avoid, tastes: kitchen.tastes }
+        : null,
+    [read, current, selected, lineEdit.edit, readSettings, avoid, kitchen.tastes],
+  );
+  const ranked = useSwaps(question);
+  const changes = useOneChange(doc, table);
+  const made = useChanges(doc, change, undo);
+
+  const look = (next: Beside) => {
+    setBeside(next);
+    setChosen(0);
+    setCorrecting(false);
+    settle();
+  };
+  const select = (index: number | null) => look(index === null ? { kind: 'dish' } : { kind: 'line', index });
+  const move = (by: number) => {
+    if (!read || read.lines.length === 0) return;
+    const next =
+      selected === null
+        ? by > 0
+          ? 0
+          : read.lines.length - 1
+        : Math.min(read.lines.length - 1, Math.max(0, selected + by));
+    select(next);
+    document.querySelector(`[data-line="${next}"]`)?.scrollIntoView({ block: 'nearest' });
+  };
+  const beginEdit = (index: number) => {
+    const line = read?.lines[index];
+    if (line?.origin === 'ingredients') lineEdit.begin(line.line.start, line.line.text);
+  };
+  const apply = (preview: SwapPreview) => {
+    made.swap(preview);
+    select(null);
+  };
+  const carryOut = (text: string, of: readonly Change[]) => {
+    made.carryOut(text, of);
+    select(null);
+  };
+  const keep = (version: Parameters<typeof made.keep>[0]) => void made.keep(version).then(show);
+  const mustChange = () => {
+    const line = selected === null ? undefined : read?.lines[selected];
+    if (line) look({ kind: 'plans', forced: [line.line.text] });
+  };
+  const servings = (n: number | null) => change({ servings: n }, 'servings');
+  const nextDiner = () => {
+    const at = table.findIndex((d) => d.id === current?.id);
+    const next = table[(at + 1) % Math.max(1, table.length)];
+    if (next) void setSetting(database(), 'diner', next.id);
+  };
+
+  useKeys({
+    ArrowDown: () => move(1),
+    ArrowUp: () => move(-1),
+    e: () => selected !== null && beginEdit(selected),
+    Enter: () => selected !== null && beginEdit(selected),
+    f: () => selected !== null && setCorrecting(true),
+    w: () => selected !== null && setWhy(!why),
+    c: mustChange,
+    s: () => ranked && setChosen((chosen + 1) % Math.max(1, Math.min(8, ranked.previews.length))),
+    a: () => {
+      const preview = ranked?.previews[chosen];
+      if (preview) apply(preview);
+    },
+    l: () => look({ kind: 'plans', forced: [] }),
+    v: () => setDialog('compare'),
+    d: nextDiner,
+    t: () => setWholeText(!wholeText),
+    n: () => setDialog('new'),
+    '+': () => read && servings(Math.round(read.servings.range.best) + 1),
+    '=': () => read && servings(Math.round(read.servings.range.best) + 1),
+    '-': () => read && servings(Math.max(1, Math.round(read.servings.range.best) - 1)),
+    Escape: () => select(null),
+    'mod+z': undo,
+    'mod+shift+z': redo,
+    'mod+y': redo,
+  });
+
+  usePaste((texts) => void open(texts));
+
+  if (status === 'loading' && id) return <p className="p-6 text-mute">Taking it off the shelf …</p>;
+  if (!doc || !read || !current)
+    return <EmptyBench onTake={(texts) => void open(texts)} onSample={() => void open([sampleText()])} />;
+
+  const { audit } = current;
+  const { gauges, bans } = gaugesOf(audit, read, current.protocol);
+  const rows = ledgerOf(audit);
+  const lit = hovered ?? selected;
+  // what was asked for comes up from below on a phone
+  const raised = beside.kind !== 'dish';
+
+  return (
+    <div className={`grid gap-3.5 lg:grid-cols-[minmax(0,1fr)_372px] ${raised ? 'max-lg:pb-[58dvh]' : ''}`}>
+      <div className="min-w-0">
+        <div className="mb-5 flex flex-wrap items-end justify-between gap-x-4 gap-y-2 xl:flex-nowrap">
+          <Top
+            audit={audit}
+            said={read.servings.said}
+            overruled={doc.servings !== null}
+            onServings={servings}
+            onRole={(role) => change({ role })}
+          />
+          <Diners
+            diners={table}
+            chosen={current.id}
+            onChoose={(d) => void setSetting(database(), 'diner', d)}
+            onEdit={() => setDialog('table')}
+          />
+        </div>
+        <Rail
+          gauges={gauges}
+          bans={bans}
+          lit={lit}
+          names={audit.lines.map((l) => l.text)}
+          onHover={setHovered}
+          onSelect={select}
+          onWhy={(limit) => look({ kind: 'limit', id: limit })}
+        />
+        {wholeText ? (
+          <WholeText text={doc.text} onText={(text) => change({ text }, 'whole')} onDone={settle} />
+        ) : (
+          <Ledger
+            audit={audit}
+            rows={rows}
+            selected={selected}
+            lit={lit}
+            starts={read.lines.map((l) => l.line.start)}
+            edit={lineEdit.edit}
+            onSelect={select}
+            onHover={setHovered}
+            onEdit={(i) => {
+              select(i);
+              beginEdit(i);
+            }}
+            onText={lineEdit.type}
+            onDone={lineEdit.finish}
+          />
+        )}
+        <BenchActions
+          title={audit.title}
+          text={doc.text}
+          wholeText={wholeText}
+          canUndo={canUndo}
+          canRedo={canRedo}
+          onNew={() => setDialog('new')}
+          onWholeText={() => setWholeText(!wholeText)}
+          onUndo={undo}
+          onRedo={redo}
+        />
+        {!wholeText && audit.steps.length > 0 && <Method audit={audit} />}
+      </div>
+      <aside
+        className={`sheet min-w-0 self-start px-4 py-3.5 lg:sticky lg:top-3 lg:max-h-[calc(100dvh-24px)] lg:overflow-y-auto ${raised ? 'max-lg:fixed max-lg:inset-x-0 max-lg:bottom-0 max-lg:z-30 max-lg:rounded-b-none max-lg:border-x-0 max-lg:border-b-0 max-lg:max-h-[58dvh] max-lg:overflow-y-auto' : ''}`}
+        aria-label={ASIDE_NAMES[beside.kind]}
+      >
+        <BenchAside
+          doc={doc}
+          read={read}
+          settings={readSettings}
+          larder={larder}
+          meanings={meanings}
+          kitchen={kitchen}
+          table={table}
+          current={current}
+          changes={changes}
+          beside={beside}
+          onBeside={look}
+          ranked={ranked}
+          chosen={chosen}
+          onChoose={setChosen}
+          correcting={correcting}
+          onCorrecting={setCorrecting}
+          why={why}
+          onWhy={setWhy}
+          change={change}
+          undo={undo}
+          onSwap={apply}
+          onPlan={(p) => carryOut(p.text, p.changes)}
+          onKeepPlan={(p) => keep({ ...p, name: `for ${current.name}` })}
+          onCompare={() => setDialog('compare')}
+          onEdit={beginEdit}
+        />
+      </aside>
+      <Dialog
+        open={dialog === 'new'}
+        onOpenChange={(o) => setDialog(o ? 'new' : null)}
+        title="New recipe"
+        wide
+      >
+        <NewRecipe onTake={(texts) => void open(texts)} />
+      </Dialog>
+      <CompareDialog
+        open={dialog === 'compare'}
+        onOpenChange={(o) => setDialog(o ? 'compare' : null)}
+        doc={doc}
+        title={audit.title}
+        current={current}
+        kitchen={kitchen}
+        readSettings={readSettings}
+        diners={diners}
+        onKeep={keep}
+        onTake={(text, of) => {
+          setDialog(null);
+          carryOut(text, of);
+        }}
+      />
+      <TableDialog
+        open={dialog === 'table'}
+        onOpenChange={(o) => setDialog(o ? 'table' : null)}
+        diners={diners}
+      />
+    </div>
+  );
+}

@@ -1,0 +1,207 @@
+'use client';
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useEffect, useMemo, useState } from 'react';
+import type { Change } from '@/core/adapt/schema';
+import type { FrontierPoint } from '@/core/adapt/frontier';
+import type { Version } from '@/core/adapt/versions';
+import { titleOf } from '@/core/recipe/title';
+import type { ReadSettings } from '@/core/read/types';
+import { database, type StoredDiner, type StoredRecipe } from '@/data/db';
+import { listRecipes } from '@/data/recipes';
+import { planner } from '@/workers/adapt';
+import { plainRecipes } from '@/workers/library';
+import { Button } from '@/ui/button';
+import { Dialog } from '@/ui/dialog';
+import { saveFile } from '@/ui/save-file';
+import { Marked } from '../bench/marked';
+import type { TableDiner } from '../bench/use-table';
+import { usePlateCost, type Kitchen } from '../larder/use-kitchen';
+import { useProtocols } from '../rules/use-protocols';
+import { useLibraryContext } from '../shelf/use-context';
+import { columnOf, keptColumn, type Ground } from './columns';
+import type { Per } from './figures';
+import { Frontier } from './frontier';
+import { sheetOf } from './sheet';
+import { CompareTable } from './table';
+
+const NO_RECIPES: StoredRecipe[] = [];
+const PERS: readonly (readonly [Per, string])[] = [
+  ['plate', 'a plate'],
+  ['100g', '100 g'],
+];
+
+interface Found {
+  readonly of: StoredRecipe;
+  readonly protocol: string;
+  readonly versions: readonly Version[];
+  readonly frontier: readonly FrontierPoint[];
+}
+
+/** The moderate and the light version and the frontier, made in the worker while the dialog is open. */
+function useVersions(open: boolean, doc: StoredRecipe, current: TableDiner, kitchen: Kitchen): Found | null {
+  const context = useLibraryContext();
+  const [found, setFound] = useState<Found | null>(null);
+  const { protocol } = current;
+  const { tastes } = kitchen;
+  useEffect(() => {
+    if (!open) return;
+    let here = true;
+    const [recipe] = plainRecipes([doc]);
+    if (!recipe) return;
+    void planner()
+      .compare(recipe, protocol, context, tastes)
+      .then((r) => {
+        if (here) setFound({ of: doc, protocol: protocol.id, ...r });
+      });
+    return () => {
+      here = false;
+    };
+  }, [open, doc, protocol, context, tastes]);
+  return found?.of === doc && found.protocol === protocol.id ? found : null;
+}
+
+/** The other recipes on the shelf, versions of this one first. */
+function useOthers(open: boolean, doc: StoredRecipe): readonly StoredRecipe[] {
+  const all = useLiveQuery(() => (open ? listRecipes(database()) : NO_RECIPES), [open], NO_RECIPES);
+  return useMemo(() => {
+    const root = doc.versionOf ?? doc.id;
+    const kin = (r: StoredRecipe) => (r.id === root || r.versionOf === root ? 0 : 1);
+    return all.filter((r) => r.id !== doc.id).sort((a, b) => kin(a) - kin(b));
+  }, [all, doc]);
+}
+
+/** A dish as written, moderate and light, beside any recipe that is kept, and the frontier between them. */
+export function CompareDialog({
+  open,
+  onOpenChange,
+  doc,
+  title,
+  current,
+  diners,
+  kitchen,
+  readSettings,
+  onKeep,
+  onTake,
+}: {
+  open: boolean;
+  onOpenChange: (open: boolean) => void;
+  doc: StoredRecipe;
+  title: string;
+  current: TableDiner;
+  diners: readonly StoredDiner[];
+  kitchen: Kitchen;
+  readSettings: ReadSettings;
+  onKeep: (version: Version) => void;
+  onTake: (text: string, changes: readonly Change[]) => void;
+}) {
+  const { protocol } = current;
+  const { byId } = useProtocols();
+  const plateCost = usePlateCost(kitchen);
+  const found = useVersions(open, doc, current, kitchen);
+  const others = useOthers(open, doc);
+  const [picked, setPicked] = useState<readonly string[]>([]);
+  const [per, setPer] = useState<Per>('plate');
+  const ground = useMemo<Ground>(
+    () => ({ settings: readSettings, protocol, diners, byId, role: doc.role, plateCost }),
+    [readSettings, protocol, diners, byId, doc.role, plateCost],
+  );
+  const made = useMemo(() => (found?.versions ?? []).map((v) => columnOf(v, ground)), [found, ground]);
+  const kept = useMemo(
+    () =>
+      picked.flatMap((id) => {
+        const recipe = others.find((r) => r.id === id);
+        return recipe ? [keptColumn(recipe, ground)] : [];
+      }),
+    [picked, others, ground],
+  );
+  const columns = [...made, ...kept];
+  const fat =
+    protocol.limits.find((l) => l.of === 'fatKcal' && l.per === 'energy' && l.bound === 'most')?.limit ??
+    null;
+  return (
+    <Dialog
+      open={open}
+      onOpenChange={onOpenChange}
+      title="Versions side by side"
+      says={`${title}, looked at with ${current.name}’s limits (${protocol.name})`}
+      wide
+    >
+      {!found ? (
+        <p className="text-mute">Making them …</p>
+      ) : (
+        <>
+          <div className="no-print mb-2 flex flex-wrap items-center gap-x-4 gap-y-1.5">
+            <div role="group" aria-label="Figures for" className="flex gap-1.5">
+              {PERS.map(([id, label]) => (
+                <button
+                  key={id}
+                  type="button"
+                  aria-pressed={per === id}
+                  onClick={() => setPer(id)}
+                  className={`min-h-8 rounded-lg border-2 px-2.5 ${per === id ? 'border-rim font-semibold' : 'border-hair'}`}
+                >
+                  {label}
+                </button>
+              ))}
+            </div>
+            {others.length > 0 && (
+              <label className="flex min-w-0 items-center gap-1.5">
+                <span className="flex-none text-mute">beside it</span>
+                <select
+                  className="field min-w-0 max-w-[300px]"
+                  value=""
+                  onChange={(e) => setPicked([...picked, e.target.value])}
+                >
+                  <option value="">a recipe on the shelf …</option>
+                  {others
+                    .filter((r) => !picked.includes(r.id))
+                    .map((r) => (
+                      <option key={r.id} value={r.id}>
+                        {titleOf(r.text)}
+                      </option>
+                    ))}
+                </select>
+              </label>
+            )}
+          </div>
+          <CompareTable
+            columns={columns}
+            protocol={protocol}
+            per={per}
+            onRemove={(id) => setPicked(picked.filter((p) => p !== id))}
+          />
+          <div className="no-print mt-3 flex flex-wrap gap-1.5">
+            {found.versions
+              .filter((v) => v.changes.length > 0)
+              .map((v) => (
+                <Button key={v.id} onClick={() => onKeep(v)}>
+                  Keep the {v.name.toLowerCase()} one as a recipe of its own
+                </Button>
+              ))}
+            <Button
+              look="plain"
+              onClick={() => saveFile('versions.md', 'text/markdown', sheetOf(title, protocol.name, columns))}
+            >
+              Save the sheet
+            </Button>
+            <Button look="plain" onClick={() => window.print()}>
+              Print
+            </Button>
+          </div>
+          {found.frontier.length > 1 && (
+            <Frontier points={found.frontier} limit={fat} onTake={(p) => onTake(p.text, p.changes)} />
+          )}
+          <section aria-label="Their words" className="mt-5">
+            <h3 className="font-semibold">Their words, against this recipe’s own</h3>
+            {columns.slice(1).map((c) => (
+              <details key={c.id} className="mt-1">
+                <summary className="min-h-7 cursor-pointer">{c.name}</summary>
+                <Marked before={doc.text} after={c.text} />
+              </details>
+            ))}
+          </section>
+        </>
+      )}
+    </Dialog>
+  );
+}
