@@ -17,7 +17,8 @@ export function Dialog({
   title: string;
   says?: string;
   children: ReactNode;
-  wide?: boolean;
+  /** A wider sheet; `table` for what stands in many columns. */
+  wide?: boolean | 'table';
 }) {
   return (
     <Radix.Root open={open} onOpenChange={onOpenChange}>
@@ -25,7 +26,7 @@ export function Dialog({
         <Radix.Overlay className="fixed inset-0 z-40 bg-rim-deep/60" />
         <Radix.Content
           {...(says ? {} : { 'aria-describedby': undefined })}
-          className={`sheet fixed left-1/2 top-1/2 z-50 max-h-[92dvh] w-[calc(100vw-20px)] -translate-x-1/2 -translate-y-1/2 overflow-y-auto p-5 ${wide ? 'max-w-3xl' : 'max-w-lg'}`}
+          className={`sheet fixed left-1/2 top-1/2 z-50 max-h-[92dvh] w-[calc(100vw-20px)] -translate-x-1/2 -translate-y-1/2 overflow-y-auto p-5 ${wide === 'table' ? 'max-w-5xl' : wide ? 'max-w-3xl' : 'max-w-lg'}`}
         >
           <div className="mb-3 flex items-start justify-between gap-4">
             <div>

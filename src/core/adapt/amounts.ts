@@ -134,9 +134,12 @@ const ACCENT = leaving({ taste: 0.4, texture: 0.65, look: 0.7 }, 'an accent is m
 export function leaveOut(line: ReadLine): SwapRow | null {
   if (line.origin !== 'ingredients') return null;
   if (line.optional) return OPTIONAL;
-  const { kind } = line.foods[0]?.food ?? {};
+  const { kind, waterG } = line.foods[0]?.food ?? {};
   // the measured grain of a section "to serve" is what the dish is eaten in
   if (/grain|starch/.test(kind ?? '') && (line.words?.foods[0]?.measures.length ?? 0) > 0) return null;
-  if (line.assumed || AT_THE_END.test(`${line.line.text} ${line.line.section ?? ''}`)) return GARNISH;
+  // bread without an amount is eaten with the dish, not in it
+  const bread = /grain/.test(kind ?? '') && (waterG ?? 0) > 20 && (waterG ?? 0) < 50;
+  if (line.assumed || bread || AT_THE_END.test(`${line.line.text} ${line.line.section ?? ''}`))
+    return GARNISH;
   return ACCENTS.has(kind ?? '') && line.foods.length === 1 ? ACCENT : null;
 }

@@ -142,8 +142,9 @@ const term = (v: number, name: string): string => `${v < 0 ? '-' : '+'} ${number
  *
  * @param cuts  selections that are not wanted again
  * @param slack true lets every row be missed at a price, to find what comes closest
+ * @param floor  departure that no selection lies below, where that is known: the solver is done the sooner
  */
-export function lpOf(model: Model, cuts: readonly Cut[] = [], slack = false): string {
+export function lpOf(model: Model, cuts: readonly Cut[] = [], slack = false, floor = 0): string {
   const name = (i: number, k: number) => `x${i}_${k}`;
   const allowed = model.lines.map((l, i) =>
     l.choices.flatMap((_, k) => (model.barred.has(`${i} ${k}`) ? [] : [k])),
@@ -169,11 +170,13 @@ export function lpOf(model: Model, cuts: readonly Cut[] = [], slack = false): st
   const ones = allowed.map((ks, i) => ` o${i}: ${ks.map((k) => `+ 1 ${name(i, k)}`).join(' ')} = 1`);
   const forbidden = cuts.map(({ selection, differ }, c) => {
     const changed = selection.flatMap((k, i) => (k > 0 ? [name(i, k)] : []));
+    const open = selection.flatMap((k, i) => (k > 0 && allowed[i]?.includes(k) ? [name(i, k)] : []));
     // so many of its changes are made otherwise, or not at all
-    return changed.length > 0
-      ? ` c${c}: ${changed.map((n) => `+ 1 ${n}`).join(' ')} <= ${Math.max(0, changed.length - differ)}`
+    return open.length > 0
+      ? ` c${c}: ${open.map((n) => `+ 1 ${n}`).join(' ')} <= ${Math.max(0, changed.length - differ)}`
       : null;
   });
+  const least = floor > 0 && objective.length > 0 ? [` f: ${objective.join(' ')} >= ${number(floor)}`] : [];
   const binaries = allowed.flatMap((ks, i) => ks.map((k) => name(i, k)));
   return [
     'Minimize',
@@ -181,6 +184,7 @@ export function lpOf(model: Model, cuts: readonly Cut[] = [], slack = false): st
     'Subject To',
     ...rows.filter((r): r is string => r !== null),
     ...ones,
+    ...least,
     ...forbidden.filter((f): f is string => f !== null),
     'Binary',
     ` ${binaries.join(' ')}`,

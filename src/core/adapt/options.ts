@@ -4,9 +4,9 @@ import type { Corners } from '@/core/range/bounds';
 import { exact } from '@/core/range/range';
 import { parseRecipe } from '@/core/recipe/parse';
 import { readLine } from '@/core/read/line';
-import { readRecipe } from '@/core/read/read';
+import { methodLines, readRecipe } from '@/core/read/read';
 import type { ReadLine, ReadRecipe, ReadSettings } from '@/core/read/types';
-import { applySwap } from '@/core/swap/apply';
+import { applySwap, type Swapped } from '@/core/swap/apply';
 import { roleOf, SWAPS, swapsFor } from '@/core/swap/roles';
 import type { SwapRow } from '@/core/swap/schema';
 import { leaning, NO_TASTES, type KitchenTastes } from '@/core/swap/tastes';
@@ -18,13 +18,29 @@ import { oneOfThem, plainerChoices } from './plainer';
 const OTHER_ROLE = 0.7;
 
 /** Foods that only the method names, and did not before a change. */
-function surfacing(before: ReadRecipe, text: string, settings: ReadSettings): ReadLine[] {
+function surfacing(
+  before: ReadRecipe,
+  index: number,
+  news: readonly ReadLine[],
+  { text, texts }: Swapped,
+  settings: ReadSettings,
+): ReadLine[] {
   const known = new Set(
     before.lines.filter((l) => l.origin === 'method').map((l) => `${l.step} ${l.foods[0]?.food?.id}`),
   );
-  return readRecipe(parseRecipe(text), settings).lines.filter(
-    (l) => l.origin === 'method' && !known.has(`${l.step} ${l.foods[0]?.food?.id}`),
-  );
+  // where only a line and the steps' words changed, the rest need not be read again
+  const lines = texts
+    ? methodLines(
+        {
+          title: before.recipe.title,
+          steps: texts.map((t) => ({ text: t, start: 0, end: t.length })),
+        },
+        before.lines.flatMap((l, i) => (l.origin === 'method' ? [] : i === index ? news : [l])),
+        settings,
+        before.servings.range.best,
+      )
+    : readRecipe(parseRecipe(text), settings).lines;
+  return lines.filter((l) => l.origin === 'method' && !known.has(`${l.step} ${l.foods[0]?.food?.id}`));
 }
 
 const stemmed = (words: string) => tokens(words.replace(/[,(].*$/, ''));
@@ -67,7 +83,7 @@ function choiceOf(
   // words that the old line had covered, or that the swap itself puts into the method, come to light
   const surfaced =
     ahead && (line.origin === 'method' || swapped.steps.length > 0)
-      ? surfacing(read, swapped.text, settings)
+      ? surfacing(read, index, news, swapped, settings)
       : [];
   if (surfaced.some((n) => !n.corners)) return null;
   // a line that stays what it was changes nothing

@@ -8,6 +8,7 @@ import type { ReadLine, ReadRecipe, ReadSettings } from '@/core/read/types';
 import { NO_TASTES, type KitchenTastes } from '@/core/swap/tastes';
 import { applyPlan } from './apply';
 import {
+  costOf,
   holds,
   lpOf,
   modelOf,
@@ -17,13 +18,18 @@ import {
   type Model,
   type Selection,
 } from './model';
+import { leastOf } from './reduce';
 import { additionsFor } from './additions';
 import type { LineChoices } from './choice';
 import { choicesOf, gramsOf } from './options';
 import type { Change } from './schema';
 
-/** Solves an integer programme in LP format; null where nothing holds. Throws only for bugs. */
-export type Solve = (lp: string) => ((name: string) => number) | null;
+/**
+ * Solves an integer programme in LP format; null where nothing holds. Throws only for bugs.
+ *
+ * @param gap how far from the least an answer may be, in departure; 0 where nothing is said
+ */
+export type Solve = (lp: string, gap?: number) => ((name: string) => number) | null;
 
 /** Somebody a dish is adapted for. */
 export interface ForDiner {
@@ -64,6 +70,8 @@ export interface Draft {
 /** Rounds of changes: a swap may bring to light a phrase of the method that the old line had covered. */
 const MOST_ROUNDS = 4;
 const MOST_TRIES = 8;
+/** Departure by which a further plan may lie above the least that differs as much. */
+const NEAR = 0.5;
 
 export const fits = (audit: RecipeAudit) => audit.verdict === 'within' || audit.verdict === 'near';
 
@@ -164,13 +172,14 @@ export function carryOut(
     };
     if (changes.length === 0 || servesAll(draft.read, context)) return draft;
     let next = programme(draft.read, context, true, first);
-    let found = context.solve(lpOf(next.model));
-    if (!found) {
+    chosen = leastOf(next.model, [], context.solve);
+    if (!chosen) {
       next = programme(draft.read, context, false, first);
-      found = context.solve(lpOf(next.model)) ?? (relaxed ? context.solve(lpOf(next.model, [], true)) : null);
+      chosen = leastOf(next.model, [], context.solve);
+      const near = !chosen && relaxed ? context.solve(lpOf(next.model, [], true)) : null;
+      if (near) chosen = selectionOf(next.model, near);
     }
     choices = next.lines;
-    chosen = found && selectionOf(next.model, found);
   }
   return draft;
 }
@@ -193,15 +202,19 @@ export function search(read: ReadRecipe, of: Programme, wanted: number, context:
   const found: Found[] = [];
   const keys = new Set<string>();
   const cuts: Cut[] = [];
+  let floor = 0;
   for (let tries = 0; tries < MOST_TRIES + wanted && found.length < wanted; tries += 1) {
-    const answer = context.solve(lpOf(model, cuts));
-    if (!answer) break;
-    const selection = selectionOf(model, answer);
+    // the first plan is proven the least; what is beside it need only be near
+    const selection = leastOf(model, cuts, context.solve, { gap: found.length > 0 ? NEAR : 0, floor });
+
+    if (!selection) break;
     // a solver's tolerance may let a hair too much pass: that selection is not one
     if (!holds(model, selection)) {
       cuts.push({ selection, differ: 1 });
       continue;
     }
+    // cuts only take selections away: what comes later departs no less
+    if (found.length === 0) floor = costOf(model, selection) - 1e-6;
     const draft = carryOut(read, of, selection, context);
     const serves = servesAll(draft.read, context);
     // what does not hold in words is tried no more; another way is to differ in a third of its changes

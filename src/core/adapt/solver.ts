@@ -21,11 +21,11 @@ const primal = (column: object | undefined): number =>
 
 /** HiGHS as the solver of a plan's programme: to proven optimality, or as far as ten seconds go. */
 export function solverOf(highs: Highs): Solve {
-  const answer = (lp: string) => {
+  const answer = (lp: string, gap: number) => {
     try {
       return highs.solve(lp, {
         mip_rel_gap: 0,
-        mip_abs_gap: 1e-9,
+        mip_abs_gap: Math.max(gap, 1e-9),
         mip_feasibility_tolerance: 1e-9,
         time_limit: SECONDS,
         output_flag: false,
@@ -35,8 +35,8 @@ export function solverOf(highs: Highs): Solve {
       return null;
     }
   };
-  return (lp) => {
-    const found = answer(lp);
+  return (lp, gap = 0) => {
+    const found = answer(lp, gap);
     if (!found) return null;
     const { Status, Columns } = found;
     const some = Object.keys(Columns).some((name) => primal(Columns[name]) > 0.5);

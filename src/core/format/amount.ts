@@ -42,7 +42,7 @@ export function kitchenWeight(grams: number, imperial: boolean): string {
     const oz = grams / 28.3495;
     return oz >= 16 ? `${shown(spoonable(oz / 16, 'oz'))} lb` : `${shown(spoonable(oz, 'oz'))} oz`;
   }
-  const step = grams >= 100 ? 5 : grams >= 20 ? 1 : 0.5;
+  const step = grams >= 40 ? 5 : grams >= 20 ? 1 : 0.5;
   return `${Math.max(step, Math.round(grams / step) * step)} g`;
 }
 
@@ -59,9 +59,9 @@ export function kitchenAmount(grams: number, food: Food, manner: Manner, liquid:
     return `${slices} ${slices > 1 ? 'slices' : 'slice'}`;
   }
   if (manner === 'spoons' && density) return kitchenVolume(grams / density[1]);
-  if (manner === 'metric' && liquid && density && grams / density[1] >= 30) {
+  if (manner === 'metric' && liquid && density) {
     const ml = grams / density[1];
-    return `${Math.round(ml / 5) * 5} ml`;
+    return ml >= 60 ? `${Math.round(ml / 5) * 5} ml` : kitchenVolume(ml);
   }
   if (grams < 20 && density) return kitchenVolume(grams / density[1]);
   return kitchenWeight(grams, manner === 'imperial');

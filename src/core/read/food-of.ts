@@ -26,6 +26,9 @@ export const fromCan = (words: FoodWords) =>
 const CITRUS = new Set(['lemon', 'lime', 'orange', 'mandarin', 'grapefruit']);
 /** Herbs come fresh by these, dried by the spoon. */
 const FRESH_BY = new Set(['sprig', 'leaf', 'bunch', 'handful', 'stalk']);
+/** Measures of a stock that is made up. */
+const MADE_UP = new Set(['ml', 'l', 'dl', 'cl', 'cup', 'pint', 'quart', 'fl oz']);
+const STYLE = /\b[\w-]+[- ]style\s+/;
 const JUICED = /\bjuiced\b|\bjuice only\b|\bjuice of\b|\bsqueezed\b|^\s*juice\b/;
 
 /** "rinsed and dried", "fried": done to it in this kitchen, and no food sold so. */
@@ -61,6 +64,22 @@ export function find(said: FoodWords, larder: Larder): Found {
     if (turned && turned !== best?.food) {
       candidates = [{ food: turned, confidence: 1, as: `${after} ${words.food}` }, ...candidates];
       best = candidates[0];
+    }
+  }
+  // "1 litre bouillon" is made up, "2 tsp bouillon" is not
+  if (best && MADE_UP.has(words.measures[0]?.unit?.id ?? '') && /\bbouillon\b/.test(words.food)) {
+    const ready = findFood(words.food.replace(/\bbouillon\b/, 'stock'), words.notes);
+    if (ready[0] && ready[0].confidence >= SURE && !/\b(?:powder|cubes?|paste|granules)\b/.test(words.food)) {
+      candidates = ready;
+      best = ready[0];
+    }
+  }
+  // "ghee-style vegan butter": what it is in the style of is not what it is
+  if ((best?.confidence ?? 0) < SURE && STYLE.test(words.food)) {
+    const plain = findFood(words.food.replace(STYLE, ''), words.notes);
+    if (plain[0] && plain[0].confidence >= SURE) {
+      candidates = plain;
+      best = plain[0];
     }
   }
   // beans that are drained came out of a can or a jar

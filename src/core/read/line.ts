@@ -210,7 +210,11 @@ export function readLine(line: SourceLine, settings: ReadSettings, servings: num
   if (!correction?.foodId)
     items.push(
       ...tails
-        .filter((t) => !items.some((i) => i.read.food?.id === t.found.food?.id))
+        .filter(
+          (t) =>
+            t.words.measures.length > 0 ||
+            !items.some((i) => i.read.food !== null && i.read.food.id === t.found.food?.id),
+        )
         .map((t) => readFood(t.words, t.found, t.line, settings, servings)),
     );
   const altItems = alternatives

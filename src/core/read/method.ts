@@ -141,6 +141,7 @@ interface Scan {
   readonly taken: (readonly [number, number])[];
 }
 
+const FLAX_EGG = /\b(?:flax|flaxseed|linseed|chia)[- ]+eggs?$/i;
 const MORE_COUNTS = new Set(['oil', 'salt', 'salty', 'sugar', 'syrup', 'solid-fat']);
 const OTHER_THING = new Set(['snap', 'pan', 'thermometer', 'bath', 'cod']);
 
@@ -180,6 +181,8 @@ function named(scan: Scan, food: Food, part: readonly Word[], next: Word | undef
     if (next && OTHER_THING.has(next.token)) return false;
   }
   taken.push([start, end]);
+  // "the flax egg" is the flax of the list
+  if (FLAX_EGG.test(text.slice(0, end)) && cover.kinds.has('flax-chia')) return true;
   if (negated(text, start, end)) return true;
   // "the peanut sauce" is the part of that name, whatever is in it now
   if (next && cover.parts.has(next.token)) return true;

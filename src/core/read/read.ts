@@ -48,7 +48,7 @@ export const correctionKey = (origin: ReadLine['origin'], words: string): string
   origin === 'method' ? `method: ${words}` : words;
 
 /** A mention in the method as a line of its own, so that the ledger adds up. */
-function lineOfMention(mention: Mention, recipe: Recipe, settings: ReadSettings): ReadLine {
+function lineOfMention(mention: Mention, recipe: Pick<Recipe, 'steps'>, settings: ReadSettings): ReadLine {
   const step = recipe.steps[mention.step] as Recipe['steps'][number];
   const start = step.start + mention.span[0];
   const line = { text: mention.words, start, end: step.start + mention.span[1], section: 'From the method' };
@@ -83,6 +83,18 @@ function lineOfMention(mention: Mention, recipe: Recipe, settings: ReadSettings)
     corners: grams ? cornersOfLine([{ food: mention.food, grams, sodium: [1, 1, 1] }], false) : null,
     missing: grams ? null : 'amount',
   };
+}
+
+/** Foods that steps name beside what lines account for, as lines of their own. */
+export function methodLines(
+  recipe: Pick<Recipe, 'steps' | 'title'>,
+  lines: readonly ReadLine[],
+  settings: ReadSettings,
+  servings: number,
+): ReadLine[] {
+  return readMethod(recipe.steps, lines, recipe.title, servings).map((m) =>
+    lineOfMention(m, recipe, settings),
+  );
 }
 
 const partsRead = new WeakMap<ReadLine, { readonly part: PartShare; readonly read: ReadLine }>();
@@ -142,8 +154,7 @@ function readWhole(recipe: Recipe, settings: ReadSettings): ReadRecipe {
     const part = line.section === null ? undefined : parts.get(line.section);
     return part ? ofPart(read, part) : read;
   });
-  const mentions = readMethod(recipe.steps, lines, recipe.title, servings.range.best);
-  const all = [...lines, ...mentions.map((m) => lineOfMention(m, recipe, settings))];
+  const all = [...lines, ...methodLines(recipe, lines, settings, servings.range.best)];
   const yields = yieldsOf(
     all.map((l) => ({
       foods: l.foods.flatMap((f) => (f.food ? [f.food] : [])),

@@ -38,4 +38,24 @@ describe('foods hidden in what is done to a line’s own food are counted', () =
     expect(salt?.grams?.low).toBe(0);
     expect(salt?.grams?.high).toBeGreaterThan(2);
   });
+
+  test.each<[string, string[]]>([
+    ['2 tbsp vegan mayo, 3 tbsp bbq sauce', ['mayo-vegan', 'bbq-sauce']],
+    ['1 onion, 3 tbsp glorp', ['onion', '?']],
+    ['1 block tofu (400 g), 2 tbsp cornflour to coat', ['tofu-firm', 'cornflour']],
+    ['150 g flour, plus 2 tbsp for dusting', ['white-flour', 'white-flour']],
+  ])('an amount behind a comma counts: “%s”', (text, expected) => expect(foods(text)).toEqual(expected));
+
+  test.each([
+    '1 bag (200 g) spinach, 50 g of it chopped',
+    '1 can beans, 240 g drained',
+    '1 cauliflower, 800 g, cut into florets',
+    '1 pepper, 1 cm dice',
+    '1 cup milk, 2 tbsp reserved',
+  ])('an amount of its own food is not another food: “%s”', (text) =>
+    expect(read(text).foods).toHaveLength(1),
+  );
+
+  test('“2 carrots, 100 g each” is 200 g', () =>
+    expect(read('2 carrots, 100 g each').foods[0]?.grams?.best).toBe(200));
 });

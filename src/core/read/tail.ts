@@ -20,16 +20,33 @@ const FOOD_OF: Readonly<Record<string, string>> = {
 };
 /** Words that end what a phrase names: a time, a further step, a purpose. */
 const ENDS =
-  /\s+(?:until|till|for (?:\d|a |an |the |about )|then|before|after|while|over|on|at|so that|if|when|overnight|instead)\b.*$/i;
+  /\s+(?:until|till|for (?:\d|a |an |the |about )|then|before|after|while|over|on|at|so that|if|when|overnight|instead|to (?:coat|dust|thicken|bind|finish|serve|taste|garnish|loosen|top|sprinkle|drizzle|spread|dip))\b.*$/i;
 /** Another line's food, spoken of again. */
 const ELSEWHERE =
   /^(?:the|that|this|these|those|its|their|any|remaining|reserved|rest|same|half the|some of the|more|extra)\b/i;
+
+/** A further amount behind a comma: "2 tbsp mayo, 3 tbsp of that sauce"; what it counts must be understood too. */
+const AMOUNT =
+  /[,;]\s*(?:and\s+)?((?:\d+[\d./½⅓⅔¼¾⅛ -]*|[½⅓⅔¼¾⅛]|half an?|an?)\s*(?:tbsp|tbsps|tablespoons?|tsp|tsps|teaspoons?|cups?|ml|dl|g|kg|oz|fl oz|lb|lbs|pints?|litres?|l|cans?|tins?|cloves?|heaped \w+|level \w+)\b\.?\s+(?:of\s+)?[a-z][^,;()]*)/gi;
+/** Words behind an amount that speak of the line's own food. */
+const OF_ITSELF =
+  /^(?:it|them|which|these|those|of (?:it|them|which|the|these|those)\b|(?:drained|peeled|total|weight|net|each|cooked|uncooked|raw|dry|dried|prepared|trimmed|in all|altogether|or|and|before|after|unpeeled|reserved|set aside|kept|left|for|to|in|at|if|when|once|plus|wide|long|thick|packs?|packets?|tins?|cans?|jars?|bags?|size|cubes?|pieces?|chunks?|slices?|florets?|per|more|extra|also|approx|roughly|about|then|with|from|apiece|a piece|ready|shelled|stoned|pitted|edible|bunch|portions?|soaked|rinsed|finely|roughly|chopped|sliced|diced|grated|minced|juice only|worth|max|minimum|is|was|goes|will)\b)/i;
+/** "plus 2 tbsp for dusting": more of the line's own food. */
+const MORE_OF_IT = /^((?:\d+[\d./½⅓⅔¼¾⅛ -]*|[½⅓⅔¼¾⅛]|an?)\s*[a-z]+\.?)\s*(?:(?:more|extra|for|to)\b.*)?$/i;
 
 /** A food that a line brings beside its own: "fried in 2 tbsp butter". */
 export interface TailFood {
   readonly words: FoodWords;
   readonly line: LineWords;
   readonly found: Found;
+}
+
+/** What an amount of its own names; a food that is not known is not passed over. */
+function amountIn(phrase: string, larder: Larder): TailFood[] {
+  const line = readLineWords(phrase.replace(ENDS, '').trim());
+  const [words] = line.foods;
+  if (!words?.food || words.measures.length === 0 || OF_ITSELF.test(words.food)) return [];
+  return [{ words, line, found: find(words, larder) }];
 }
 
 function foodsIn(phrase: string, larder: Larder): TailFood[] {
@@ -96,6 +113,11 @@ export function tailFoods(text: string, own: readonly FoodWords[], larder: Larde
   };
   for (const pattern of [WITH, PLUS])
     for (const m of tail.matchAll(pattern)) add(m[1] ?? '', m.index + m[0].length - (m[1] ?? '').length);
+  for (const m of lower.slice(Math.max(0, from - 1)).matchAll(AMOUNT))
+    for (const food of amountIn(m[1] ?? '', larder))
+      if (!out.some((o) => o.words.food === food.words.food)) out.push(food);
+  const more = MORE_OF_IT.exec(/\bplus\s+([^,;()]+)/i.exec(tail)?.[1] ?? '')?.[1];
+  if (more && first) out.push(...amountIn(`${more} ${first}`, larder));
   if (SALTED_WATER.test(tail)) out.push(...saltOfWater(larder));
   for (const m of tail.matchAll(BUTTERED))
     if (m[1] !== 'salted' || !own.some((o) => /\bsalted\b/.test(o.notes)))

@@ -50,7 +50,7 @@ function splitAtFoods(text: string, listed: boolean): Stretch[] {
       const food = findFood(rest.slice(u?.end ?? 0).replace(/[,(].*$/, ''), '', 1)[0];
       return {
         // in a list a bit of something unknown is still something of its own
-        food: (food !== undefined && food.confidence >= SURE) || (listed && bit > 0),
+        food: (food !== undefined && food.confidence >= SURE) || (listed && (bit > 0 || u !== null)),
         amount: bit > 0 || (q !== null && !q.article),
       };
     };

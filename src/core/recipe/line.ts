@@ -51,6 +51,9 @@ const PURPOSE =
   /(?:,|\(|\s)\s*((?:for|to) (?:deep[- ]?frying|frying|shallow frying|fry|saut[eé]ing|cooking|cook|the pan|the skillet|browning|greasing|grease|oiling|brushing|brush|lining|spraying|the tin|the tray|drizzling|drizzle|finishing|finish|serving|serve|garnish(?:ing)?|sprinkling|sprinkle|dusting|topping|top|decorating|decorate|the (?:pasta |cooking )?water|pasta water|boiling|the pot|blanching|rolling|kneading))\b/;
 const EACH_OF = /^\s*(?:each(?: of)?|of each(?: of)?)\b(?:\s*:)?\s*(?=[a-zà-ÿ])/;
 const FROM_CONTAINER = /\b(?:from|out of) (?:an?|the) (can|tin|jar|packet|carton|bag|bottle)\b/;
+/** A weight behind a comma: "1 cauliflower, 800 g", "3 carrots, 100 g each". */
+const WEIGHS =
+  /^\s*((?:about |roughly |approx\.? )?\d[\d.,]*\s*(?:g|kg|oz|lb)(?:\s+each|\s+apiece)?)(?:\s+(?:total|in all|altogether|peeled|prepared|trimmed)(?:\s+weight)?)?\s*(?:,|$)/;
 const NOISE = /^\s*(?:of|the|x|-|,|\.|:|about)\s+/;
 
 const JUICE =
@@ -178,12 +181,15 @@ export function readLineWords(line: string): LineWords {
     // "1 onion, chopped (about 150 g)" or "…, chopped, about 1 cup"
     if (found) equivalent = found.measure;
     else {
-      const trailing = /(?:^|,)\s*(?:about|approx\.?|roughly|around|~)\s+(.*)$/.exec(prep);
+      const plain = WEIGHS.exec(prep)?.[1];
+      const trailing = plain ? null : /(?:^|,)\s*(?:about|approx\.?|roughly|around|~)\s+(.*)$/.exec(prep);
       if (trailing?.[1]) {
         const r = new Reader(trailing[1], trailing[1]);
         const m = readMeasure(r);
         if (m?.unit && (m.unit.kind === 'mass' || m.unit.kind === 'volume') && m.stated) equivalent = m;
       }
+      if (plain && measured.measures.every((m) => !m.unit || m.unit.package))
+        equivalent = bracketEquivalent(`(${plain})`, `(${plain})`)?.measure ?? null;
     }
   }
   // trailing amounts: "flour 200 g", "tahini - 2 tbsp", "carrots x 2"

@@ -23,6 +23,7 @@ const TABLE_FRAME = /^\|?[\s:|-]+\|?$/;
 const SENTENCE_OF_SERVINGS =
   /^(?:this )?(?:serves|feeds|makes|enough (?:for|to feed)|should (?:serve|feed)|(?:it )?will (?:serve|feed))\b/i;
 
+const JARRED = /\bjars?\b|overnight|\bpots?\b|parfait|pudding|\bchia\b/i;
 const readServings = remember(readServingsNow);
 
 type State = 'before' | 'ingredients' | 'method' | 'notes';
@@ -79,7 +80,7 @@ class Parser {
     }
     if (heading && !(heading.kind === 'section' && META.test(heading.text))) this.underHeading(raw, heading);
     else if (META.test(stretch.text) || TABLE_FRAME.test(stretch.text)) {
-      this.takeServings(readServings(stretch.text));
+      this.takeServings(this.servingsOf(stretch.text));
       this.notes.push(stretch);
     } else this.plainRow(stretch, index);
   }
@@ -103,7 +104,7 @@ class Parser {
     }
     const score = ingredientScore(stretch.text, stretch.marked);
     if (this.saysServings(stretch, score)) {
-      this.takeServings(readServings(stretch.text));
+      this.takeServings(this.servingsOf(stretch.text));
       this.notes.push(stretch);
       return;
     }
@@ -178,6 +179,9 @@ class Parser {
         title,
       );
     if (forMany?.[1]) this.takeServings(readServings(`for ${forMany[1]}`));
+    // "Muffins (12)"
+    const pieces = /[a-z]s\s*\((?:x ?)?(\d{1,2})\)\s*$/i.exec(title)?.[1];
+    if (pieces) this.takeServings(readServings(`makes ${pieces}`));
     if (!said || 'problem' in said || !/\b(?:serves|makes|feeds)\b/i.test(title)) return;
     this.takeServings(said);
     this.title = title.replace(/\s*[(,–-]?\s*\b(?:serves|makes|feeds)\b.*$/i, '').trim() || title;
@@ -189,7 +193,7 @@ class Parser {
     if (!plainly && (score >= 4 || startsAsStep(text))) return false;
     if (this.state === 'method' && !/^(?:serves|makes|feeds|yields?|servings)\b/i.test(text)) return false;
     if (this.state === 'ingredients' && /^for /i.test(text)) return false;
-    return readServings(text) !== null;
+    return this.servingsOf(text) !== null;
   }
 
   /** "Falafel" above its own list, in a recipe for falafel wraps: the name of a part, not a bought one. */
@@ -209,6 +213,12 @@ class Parser {
     const title = (this.title ?? '').toLowerCase().split(/\s+(?:with|in|for|and|on)\s|[,(–:]/)[0] ?? '';
     if (!noun || !new RegExp(`${noun.toLowerCase()}(?:e?s)?$`).test(title.trim())) return null;
     return readServings(`makes ${text.trim()}`);
+  }
+
+  /** "Makes 2 jars" of what is eaten out of its jar is so many plates; of a jam it is not. */
+  private servingsOf(text: string): ServingsReading | null {
+    const jars = JARRED.test(this.title ?? '') ? text.replace(/\b(?:small |large )?jars?\b/i, 'portions') : text;
+    return readServings(jars);
   }
 
   private takeServings(reading: ServingsReading | null): void {

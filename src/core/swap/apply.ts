@@ -14,6 +14,8 @@ export interface Swapped {
   readonly lines: readonly string[];
   /** Steps whose words changed, as they read now. */
   readonly steps: readonly string[];
+  /** All steps as they read now; null where they must be read again. */
+  readonly texts: readonly string[] | null;
 }
 
 /**
@@ -52,22 +54,24 @@ export function applySwap(
   const steps: string[] = [];
   // from the end to the start, so that positions stay true
   const edits: { start: number; end: number; put: string }[] = [];
-  read.steps.forEach((step, i) => {
+  const after = read.steps.map((step, i) => {
     const changed = withSentence(
       texts[i] ?? step.text,
       step.text,
       i === gainsAt ? swap.adds : undefined,
       swap.late,
     );
-    if (changed === step.text) return;
-    steps.push(changed);
-    edits.push({ start: step.start, end: step.end, put: changed });
+    if (changed !== step.text) {
+      steps.push(changed);
+      edits.push({ start: step.start, end: step.end, put: changed });
+    }
+    return changed;
   });
   edits.push(lineEdit(source, line, lines));
   const text = edits
     .sort((a, b) => b.start - a.start)
     .reduce((t, e) => t.slice(0, e.start) + e.put + t.slice(e.end), source);
-  return tidyGreasing({ text, lines, steps }, swap, settings);
+  return tidyGreasing({ text, lines, steps, texts: after }, swap, settings);
 }
 
 /** What the method calls that which stands in: "the cider vinegar and tamarind paste". */
@@ -89,11 +93,19 @@ function inMethodOnly(read: ReadRecipe, line: ReadLine, food: Food, swap: SwapRo
       text: source.slice(0, step.start) + changed + source.slice(step.end),
       lines: [],
       steps: [changed],
+      texts: null,
     };
   }
-  const put = swap.inMethod ?? (swap.to.length > 0 ? wordFor(swap) : `no ${food.kindLabel}`);
+  const stands = swap.inMethod ?? (swap.to.length > 0 ? wordFor(swap) : `no ${food.kindLabel}`);
+  // "Season to taste" is something to do, and stays so
+  const put = /^season\b/.test(words) && /^the /.test(stands) ? `season with ${stands}` : stands;
   const changed = replaceSpan(source.slice(stepStart, end), start - stepStart, end - stepStart, put, named);
-  return { text: source.slice(0, stepStart) + changed + source.slice(end), lines: [], steps: [changed] };
+  return {
+    text: source.slice(0, stepStart) + changed + source.slice(end),
+    lines: [],
+    steps: [changed],
+    texts: null,
+  };
 }
 
 /** The edit of the ingredient line itself, keeping its bullet; a line that only goes takes its row along. */
@@ -133,7 +145,7 @@ function tidyGreasing(swapped: Swapped, swap: SwapRow, settings: ReadSettings): 
     if (!left) return current;
     const put = swap.inMethod ?? 'line the tin with baking paper';
     const text = replaceSpan(current.text, left.line.start, left.line.end, put);
-    current = { ...current, text, steps: [...current.steps, put] };
+    current = { ...current, text, steps: [...current.steps, put], texts: null };
   }
   return current;
 }

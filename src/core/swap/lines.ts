@@ -57,7 +57,7 @@ function inOwnWords(line: ReadLine, text: string, food: Food, settings: ReadSett
     .slice(at + words.length)
     .replace(
       /,\s*soaked(?:\s+(?:overnight|for [^,]*))?/i,
-      food.kind === 'bean' || food.kind === 'nut' || food.kind === 'seed' ? '$&' : '',
+      ['bean', 'nut', 'seed'].includes(food.kind) && (food.waterG ?? 100) < 20 ? '$&' : '',
     );
   const ownRest = food.kind === 'sugar' ? rest : rest.replace(/,?\s*(?:firmly |lightly )?packed\b/i, '');
   // "cauliflower, steamed and blended": how it is made ready is said where the line says nothing of its own
@@ -86,7 +86,7 @@ const NUMBER =
 /** A number as cooks write it in this line's manner: what spoons and cups can measure, round grams. */
 function written(n: number, unit: string | undefined, metric: boolean): string {
   if (metric) {
-    const step = n >= 100 ? 5 : n >= 20 ? 1 : 0.5;
+    const step = n >= 40 ? 5 : n >= 20 ? 1 : 0.5;
     return String(Math.max(step, Math.round(n / step) * step));
   }
   const near = spoonable(n, unit === 'tsp' || unit === 'tbsp' || unit === 'cup' ? unit : 'oz');

@@ -83,10 +83,28 @@ function patternOf({ words, notAfter }: Names): RegExp | null {
   );
 }
 
+/** What a food is like as it goes in; the first ones hold for what stands in too. */
+const STATE = /\b(?:(warm|hot|cold|chilled|toasted)|soaked|melted|crumbled|softened|drained)\s+$/i;
+
 /** Puts words in place of a stretch and of the article and amount before it. */
 export function replaceSpan(text: string, start: number, end: number, word: string, withLead = true): string {
-  const lead = withLead ? (LEAD.exec(text.slice(0, start))?.[0].length ?? 0) : 0;
+  const said = text.slice(0, start);
+  // "with warm naan" stays warm, "the soaked cashews" leave their soaking behind
+  const state = STATE.exec(said);
+  if (withLead && state && /^the /.test(word)) {
+    const at = state.index - (LEAD.exec(text.slice(0, state.index))?.[0].length ?? 0);
+    const put = state[1] ? `the ${state[1].toLowerCase()} ${word.slice(4)}` : word;
+    const bare = state[1] && at === state.index ? put.slice(4) : put;
+    return replaceSpan(`${text.slice(0, at)}${text.slice(start)}`, at, at + end - start, bare, false);
+  }
+  const lead = withLead ? (LEAD.exec(said)?.[0].length ?? 0) : 0;
   const from = start - lead;
+  // "melt a spoonful of water": what does not melt is heated
+  const melts = /\bmelt\s+$/i.exec(text.slice(0, from))?.[0];
+  if (melts && /\b(?:water|stock|vinegar|juice|wine|aquafaba)\b/.test(word)) {
+    const heat = melts.startsWith('M') ? 'Heat ' : 'heat ';
+    return text.slice(0, from - melts.length) + heat + word + text.slice(end);
+  }
   const sentence = /(?:^|[.!?:]\s+|\n\s*(?:\d+[.)]\s*|[-*]\s+)?)$/.test(text.slice(0, from));
   const put = sentence ? word.charAt(0).toUpperCase() + word.slice(1) : word;
   return text.slice(0, from) + put + text.slice(end);
@@ -97,6 +115,12 @@ const isDone = (text: string, start: number, end: number): boolean =>
   /(?:^|[.;:]\s+)$/.test(text.slice(0, start)) &&
   /^\s+(?:over|on|onto|with|out|it|them|the|a|an|each|all|half|evenly)\b/i.test(text.slice(end)) &&
   /^(?:spread|butter|oil|salt|sugar|cream|top|dust)$/i.test(text.slice(start, end));
+
+/** True where "Salt." or "Salt to taste." is a whole sentence: something to do. */
+const isSalting = (text: string, start: number, end: number): boolean =>
+  /(?:^|[.;:]\s+)$/.test(text.slice(0, start)) &&
+  /^(?:\s+(?:to taste|well|generously|lightly|again))?\s*(?:[.;,!]|$)/i.test(text.slice(end)) &&
+  /^salt$/i.test(text.slice(start, end));
 
 /** A step in which a food goes by another's words. */
 export function renamed(step: string, names: Names, word: string): string {
@@ -114,7 +138,8 @@ export function renamed(step: string, names: Names, word: string): string {
       continue;
     }
     const tail = text.length - (m.index + m[0].length);
-    text = replaceSpan(text, m.index, m.index + m[0].length, word);
+    const put = isSalting(text, m.index, m.index + m[0].length) ? `add ${word}` : word;
+    text = replaceSpan(text, m.index, m.index + m[0].length, put);
     from = text.length - tail;
   }
 }
@@ -166,7 +191,9 @@ export function without(step: string, names: Names): string {
       from = m.index + m[0].length;
       continue;
     }
-    const lead = LEAD.exec(text.slice(0, m.index))?.[0] ?? '';
+    const before = text.slice(0, m.index);
+    const state = STATE.exec(before)?.[0] ?? '';
+    const lead = (LEAD.exec(before.slice(0, before.length - state.length))?.[0] ?? '') + state;
     const mention = (lead + m[0]).replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
     const way = WITHOUT.map(([p, put]) => [new RegExp(p.replace(/X/g, mention), 'i'), put] as const).find(
       ([r]) => r.test(text),

@@ -31,15 +31,18 @@ function clausesOf(read: ReadRecipe, line: ReadLine): string[] {
   const words = line.foods[0]?.text.split(' ') ?? [];
   const telling = [words.at(-1) ?? '', KIND_WORD[food.kind] ?? ''].filter((w) => w.length > 2);
   const out: string[] = [];
-  for (const step of read.steps)
-    for (const clause of step.text.split(/[.;!]/))
-      if (
-        telling.some((w) => new RegExp(`\\b${escape(w)}`, 'i').test(clause)) &&
-        !/\b(?:extra|more)\b/i.test(clause)
-      )
-        out.push(clause);
+  for (const step of read.steps) {
+    const clauses = step.text.split(/[.;!]/);
+    clauses.forEach((clause, i) => {
+      const names = telling.some((w) => new RegExp(`\\b${escape(w)}`, 'i').test(clause));
+      if (!names || /\b(?:extra|more)\b/i.test(clause)) return;
+      // "Toss in the oil. Roast for 30 minutes": the next sentence says what it is for
+      out.push(TOSSED.test(clause) ? `${clause}.${clauses[i + 1] ?? ''}` : clause);
+    });
+  }
   return out;
 }
+const TOSSED = /\b(?:toss|coat|rub|massage|drizzle|turn|mix)\w*\b/i;
 const KIND_WORD: Record<string, string> = {
   oil: 'oil',
   salt: 'salt',
@@ -55,24 +58,37 @@ function clauseAround(text: string, at: number): string {
   return text.slice(from, to < 0 ? undefined : at + to);
 }
 
+/** True where a food that the role asks for is in the dish. */
+const beside = (p: (typeof patterns)[number], read: ReadRecipe): boolean => {
+  const wanted = p.row.beside;
+  return (
+    wanted !== undefined &&
+    read.lines.some((l) =>
+      l.foods.some((f) => f.food && (wanted.includes(f.food.kind) || wanted.includes(f.food.id))),
+    )
+  );
+};
+
 /** Evidence that a role fits, by one kind of evidence at a time: the surest kind is asked of all roles first. */
 const EVIDENCE: readonly ((
   p: (typeof patterns)[number],
   read: ReadRecipe,
   line: ReadLine,
 ) => string | null)[] = [
+  (p, read, line) => {
+    if (!p.row.both || !beside(p, read)) return null;
+    if (p.line && !p.line.test(line.line.text)) return null;
+    if (!p.steps) return `beside a ${p.row.beside?.[0] ?? ''}`;
+    const clauses = clausesOf(read, line);
+    return clauses.length > 0 && clauses.every((c) => p.steps?.test(c)) ? 'the method says so' : null;
+  },
   (p, _read, line) => {
+    if (p.row.both) return null;
     const found = p.line?.exec(`${line.line.text} ${line.line.section ?? ''}`)?.[0];
     return found ? `“${found.trim()}” in the line or its section` : null;
   },
   (p, read) => {
-    const { beside } = p.row;
-    return beside &&
-      read.lines.some((l) =>
-        l.foods.some((f) => f.food && (beside.includes(f.food.kind) || beside.includes(f.food.id))),
-      )
-      ? `beside a ${beside[0]}`
-      : null;
+    return !p.row.both && beside(p, read) ? `beside a ${p.row.beside?.[0] ?? ''}` : null;
   },
 ];
 
@@ -91,6 +107,7 @@ export function roleOf(read: ReadRecipe, line: ReadLine): DishRole {
   const said = line.role === null ? undefined : labelOf(line.role);
   if (line.role !== null && said) return { id: line.role, label: said, evidence: 'you said so' };
   const mine = patterns.filter((p) => kind && p.row.kinds.includes(kind));
+  const single = mine.filter((p) => !p.row.both);
   const as = (p: (typeof patterns)[number], evidence: string): DishRole => ({
     id: p.row.id,
     label: p.row.label,
@@ -104,12 +121,12 @@ export function roleOf(read: ReadRecipe, line: ReadLine): DishRole {
   // the first clause that touches the food says what it is for
   const clauses = clausesOf(read, line);
   for (const clause of clauses)
-    for (const p of mine) {
+    for (const p of single) {
       const found = p.steps?.exec(clause)?.[0];
       if (found && (!p.row.every || clauses.every((c) => p.steps?.test(c))))
         return as(p, `“${found.trim()}” in the method`);
     }
-  for (const p of mine) {
+  for (const p of single) {
     const found = p.title?.exec(read.recipe.title)?.[0];
     if (found) return as(p, `“${found}” in the title`);
   }

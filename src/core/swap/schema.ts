@@ -118,6 +118,8 @@ export const RoleRow = z
     beside: z.array(z.string()).optional(),
     /** True where every clause of the method that touches the food must say so. */
     every: z.boolean().optional(),
+    /** True where all that the role asks for must be so at once; it then goes before all other evidence. */
+    both: z.boolean().optional(),
   })
   .strict();
 export type RoleRow = z.infer<typeof RoleRow>;

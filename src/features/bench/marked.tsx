@@ -13,7 +13,7 @@ export function Marked({ before, after }: { before: string; after: string }) {
         >
           {row.stretches.map((s, k) =>
             s.mark === 'went' ? (
-              <del key={k} className="text-mute decoration-1">
+              <del key={k} className="mr-1 text-mute decoration-1">
                 {s.text}
               </del>
             ) : s.mark === 'came' ? (

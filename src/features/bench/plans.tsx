@@ -76,7 +76,7 @@ function Plans({
               onClick={() => setChosen(i)}
               className={`min-h-8 rounded-lg border-2 px-2.5 text-left ${i === chosen ? 'border-rim' : 'border-hair'}`}
             >
-              {i === 0 ? 'Least' : `Another ${i}`}
+              {i === 0 ? 'Least' : ownName(p, plans)}
               <span className="num text-[12.5px] text-mute"> · {p.changes.length}</span>
             </button>
           ))}
@@ -114,6 +114,12 @@ function Plans({
       )}
     </>
   );
+}
+
+/** What a plan does that none before it does, in a few words. */
+function ownName(plan: Plan, plans: readonly Plan[]): string {
+  const before = plans.slice(0, plans.indexOf(plan)).flatMap((p) => p.changes.map((c) => c.name));
+  return plan.changes.find((c) => !before.includes(c.name))?.name ?? 'Another';
 }
 
 /** Lines that the cook said something about, each with a way to take it back. */

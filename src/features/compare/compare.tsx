@@ -124,7 +124,7 @@ export function CompareDialog({
       onOpenChange={onOpenChange}
       title="Versions side by side"
       says={`${title}, looked at with ${current.name}’s limits (${protocol.name})`}
-      wide
+      wide={columns.length > 3 ? 'table' : true}
     >
       {!found ? (
         <p className="text-mute">Making them …</p>

@@ -64,7 +64,10 @@ export function CompareTable({
   const names = columns[0]?.eats.map((e) => e.name) ?? [];
   const row = (label: string, cell: (c: Column) => ReactNode) => (
     <tr key={label} className="border-b border-hair/50 align-top">
-      <th scope="row" className="sticky left-0 bg-sheet py-[3px] pr-3 text-left font-normal">
+      <th
+        scope="row"
+        className="sticky left-0 bg-sheet py-[3px] pr-3 text-left font-normal sm:whitespace-nowrap"
+      >
         {label}
       </th>
       {columns.map((c) => (
@@ -74,15 +77,22 @@ export function CompareTable({
       ))}
     </tr>
   );
+  const heading = (words: string) => (
+    <tr key={words} className="border-b-2 border-rim">
+      <th scope="colgroup" colSpan={columns.length + 1} className="pb-1 pt-3 text-left font-semibold">
+        {words}
+      </th>
+    </tr>
+  );
   return (
     <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="Side by side">
       <table
-        className="num w-full border-collapse text-[13.5px]"
-        style={{ minWidth: `${116 + columns.length * 138}px` }}
+        className="num w-full table-fixed border-collapse text-[13.5px]"
+        style={{ minWidth: `${116 + columns.length * 128}px` }}
       >
         <thead>
           <tr className="border-b-2 border-rim text-left align-bottom">
-            <th scope="col" className="sticky left-0 bg-sheet py-1 text-[12px] font-medium text-mute">
+            <th scope="col" className="sticky left-0 w-[118px] bg-sheet py-1 text-[12px] font-medium text-mute">
               {per === 'plate' ? 'a plate' : '100 g as eaten'}
             </th>
             {columns.map((c) => (
@@ -107,16 +117,21 @@ export function CompareTable({
         </thead>
         <tbody>
           {figuresOf(per).map(([label, of]) => row(label, (c) => shown(of(c.audit))))}
-          {protocol.limits.map((limit, i) =>
-            row(`${shortLabel(limit.label)}, judged`, (c) => (
-              <Glyph mark={c.audit.limits[i]?.verdict ?? 'unknown'} size={12} />
-            )),
-          )}
           {row('500 kcal buy', (c) => (
             <Plate grams={c.gramsFor500} most={most} />
           ))}
           {columns.some((c) => c.cost !== null) && row('Cost, a plate', (c) => c.cost ?? 'not known')}
           {row('Allergens', (c) => c.audit.allergens.join(', ') || 'none named')}
+          {row('Changed', (c) => (
+            <Changed column={c} />
+          ))}
+          {heading(`Judged by ${protocol.name}`)}
+          {protocol.limits.map((limit, i) =>
+            row(shortLabel(limit.label), (c) => (
+              <Glyph mark={c.audit.limits[i]?.verdict ?? 'unknown'} size={12} />
+            )),
+          )}
+          {heading('May eat it')}
           {names.map((name, i) =>
             row(name, (c) => {
               const eats = c.eats[i];
@@ -128,9 +143,6 @@ export function CompareTable({
               );
             }),
           )}
-          {row('Changed', (c) => (
-            <Changed column={c} />
-          ))}
         </tbody>
       </table>
     </div>

@@ -151,7 +151,8 @@ export function FoodPage({
       <div className="mt-3 grid gap-x-7 gap-y-4 md:grid-cols-2">
         <div>
           <Figures food={food} />
-          <p className="mt-1.5 text-[12.5px] text-mute">{food.source}.</p>
+          <p className="mb-4 mt-1.5 text-[12.5px] text-mute">{food.source}.</p>
+          <YourKitchen key={food.id} food={food} said={said} />
         </div>
         <div className="space-y-4">
           <section>
@@ -220,7 +221,6 @@ export function FoodPage({
               <p className="text-mute">No swap for it is kept here.</p>
             )}
           </section>
-          <YourKitchen key={food.id} food={food} said={said} />
           <Uses food={food} />
           {food.names.length > 0 && (
             <section>
