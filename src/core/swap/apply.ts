@@ -42,14 +42,21 @@ export function applySwap(
   if (!lines) return null;
   const same = swap.to.some((t) => t.food === 'same');
   const names = same ? { words: [], notAfter: [] } : namesFor(line, read);
-  const word = swap.unsaid ? null : (swap.inMethod ?? (swap.to.length > 0 ? wordFor(swap) : null));
-  const renamedAt = word === null ? [] : read.steps.map(({ text }) => renamed(text, names, word));
+  // what comes in at the very end has a sentence of its own there
+  const late = swap.late === true && swap.adds !== undefined;
+  const word = swap.unsaid
+    ? null
+    : sameNoun(swap, names)
+      ? ''
+      : (swap.inMethod ?? (swap.to.length > 0 ? wordFor(swap) : null));
+  const renamedAt =
+    word === null || word === '' ? [] : read.steps.map(({ text }) => renamed(text, names, word));
   const lastNamed = renamedAt.findLastIndex((text, i) => text !== read.steps[i]?.text);
   const texts = read.steps.map(({ text }, i) =>
-    word === null || (swap.late && i < lastNamed) ? without(text, names) : (renamedAt[i] ?? text),
+    word === null || late || (swap.late && i < lastNamed) ? without(text, names) : (renamedAt[i] ?? text),
   );
   const touched = (text: string, i: number) => text !== read.steps[i]?.text;
-  const gains = swap.late ? texts.findLastIndex(touched) : texts.findIndex(touched);
+  const gains = late ? texts.length - 1 : swap.late ? texts.findLastIndex(touched) : texts.findIndex(touched);
   const gainsAt = gains >= 0 ? gains : texts.length - 1;
   const steps: string[] = [];
   // from the end to the start, so that positions stay true
@@ -73,6 +80,14 @@ export function applySwap(
     .reduce((t, e) => t.slice(0, e.start) + e.put + t.slice(e.end), source);
   return tidyGreasing({ text, lines, steps, texts: after }, swap, settings);
 }
+
+/** True where what stands in goes by the same noun: "black beans" are still black beans. */
+const sameNoun = (swap: SwapRow, names: { readonly words: readonly string[] }): boolean => {
+  const [only] = swap.to;
+  if (swap.to.length !== 1 || !only || swap.inMethod !== undefined) return false;
+  const text = (only.text.split(', ')[0] ?? '').toLowerCase();
+  return names.words.some((n) => text === n || text.endsWith(` ${n}`));
+};
 
 /** What the method calls that which stands in: "the cider vinegar and tamarind paste". */
 const wordFor = (swap: SwapRow): string =>
@@ -123,11 +138,11 @@ function lineEdit(
   if (lines.length > 0)
     return { start: line.line.start, end: line.line.end, put: lines.join(alone ? `\n${prefix}` : ', ') };
   if (alone) return { start: rowStart, end: Math.min(rowEnd + 1, source.length), put: '' };
-  return {
-    start: line.line.start,
-    end: line.line.end + (/^[,;]\s*/.exec(source.slice(line.line.end))?.[0].length ?? 0),
-    put: '',
-  };
+  const behind = /^[,;]\s*/.exec(source.slice(line.line.end))?.[0].length ?? 0;
+  // the last of a row takes the comma before it along
+  const before =
+    behind === 0 ? (/[,;]\s*(?:and\s+)?$/.exec(source.slice(rowStart, line.line.start))?.[0].length ?? 0) : 0;
+  return { start: line.line.start - before, end: line.line.end + behind, put: '' };
 }
 
 /** Once the fat for the tin is gone, "grease the tin" becomes lining it. */

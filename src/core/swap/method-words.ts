@@ -2,7 +2,7 @@ import type { ReadLine, ReadRecipe } from '@/core/read/types';
 
 /** Article, amount and measure before a mention: "2 tbsp of the", "a little extra", "half the". */
 const LEAD =
-  /(?:(?:an?|\d[\d/.½¼¾⅓⅔–-]*)\s+)?(?:(?:little|good|generous|extra|further|another)\s+)*(?:(?:drizzle|splash|glug|pinch|dash|tbsp|tsp|tablespoons?|teaspoons?|cups?|cm|inch(?:es)?|half|most|all|some|rest|remainder)\s+(?:of\s+)?)?(?:(?:the|some|an?|your|more|extra|remaining|good|little)\s+)*$/i;
+  /(?:(?:an?|\d[\d/.½¼¾⅓⅔–-]*)\s+)?(?:(?:little|good|generous|extra|further|another)\s+)*(?:(?:spoonfuls?|dollop|blob|handful|knob|squeeze|drizzle|splash|glug|pinch|dash|tbsp|tsp|tablespoons?|teaspoons?|cups?|cm|inch(?:es)?|half|most|all|some|rest|remainder)\s+(?:of\s+)?)?(?:(?:the|some|an?|your|more|extra|remaining|good|little)\s+)*$/i;
 
 /** The one word by which a method calls a food of these kinds. */
 const CALLED: Readonly<Record<string, readonly string[]>> = {
@@ -28,6 +28,12 @@ const LOOSE = new Set([
 ]);
 
 const singular = (word: string): string => word.replace(/(?:ies|es|s)$/, (e) => (e === 'ies' ? 'y' : ''));
+
+const tokensOf = (words: string): string[] =>
+  words
+    .toLowerCase()
+    .split(/[^a-zà-ÿ]+/)
+    .map(singular);
 
 /** The noun of a food's words: "oil" of "peanut oil". */
 const nounOf = (words: string): string => singular(words.split(' ').at(-1) ?? '');
@@ -59,7 +65,12 @@ export function namesFor(line: ReadLine, read: Pick<ReadRecipe, 'lines' | 'steps
   for (const n of [food?.name.toLowerCase() ?? '', ...(food?.names ?? [])])
     if (n && n.includes(' ') && (own === n || own.endsWith(` ${n}`))) names.add(n);
   const last = own.split(' ').at(-1) ?? '';
-  if (!shared && last.length > 2 && !(sameKind && LOOSE.has(noun))) names.add(last);
+  // "crème fraîche" of the oat crème fraîche
+  const pair = own.split(' ').slice(-2).join(' ');
+  if (own.split(' ').length > 2 && !others.some((f) => f.text.endsWith(pair))) names.add(pair);
+  // "the sauce" of a section so named is the whole of it
+  const wholePart = read.lines.some((l) => tokensOf(l.line.section ?? '').includes(noun));
+  if (!shared && last.length > 2 && !((sameKind || wholePart) && LOOSE.has(noun))) names.add(last);
   // "soy" for soy sauce, "chia" for chia seeds, "maple" for the syrup
   const first = /^([a-z]{3,}) (?:seeds|sauce|syrup|paste|purée|puree|powder)$/.exec(own)?.[1];
   if (first && !read.lines.some((l) => l !== line && l.line.text.toLowerCase().includes(first)))
@@ -75,7 +86,14 @@ export function namesFor(line: ReadLine, read: Pick<ReadRecipe, 'lines' | 'steps
 function patternOf({ words, notAfter }: Names): RegExp | null {
   if (words.length === 0) return null;
   const escaped = (w: string) => w.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
-  const any = words.map((n) => escaped(n).replace(/s$/, 's?'));
+  const described = words.filter((n) => n.includes(' ')).flatMap((n) => n.split(' ').slice(0, -1));
+  const any = words.map((n) => {
+    const plain = escaped(n).replace(/s$/, 's?');
+    // "the paste", "curry paste"; not the paste of something else
+    return LOOSE.has(singular(n)) && described.length > 0
+      ? `(?<=\\b(?:the|that|this|your|all|its|of|remaining|and|with|${described.map(escaped).join('|')})\\s+)${plain}`
+      : plain;
+  });
   const own = notAfter.filter((w) => !words.some((n) => n.startsWith(`${w} `)));
   return new RegExp(
     `${own.map((w) => `(?<!\\b${escaped(w)}[ -])`).join('')}\\b(?:${any.join('|')})\\b(?![- ]free)(?! (?:oil|milk|butter|powder|flour|sauce|paste|seeds?|vinegar|syrup)\\b)`,
@@ -162,20 +180,36 @@ const WITHOUT: readonly (readonly [pattern: string, put: string])[] = [
   // "Heat the oil in a wok" → "Heat a wok"
   ['\\b(heat|warm|melt)\\s+X\\s+(?:in|on|over)\\s+', '$1 '],
   // "with X and Y", "add X and Y", "X, Y and Z"
+  [',\\s*X\\s+and\\s+', ' and '],
   ['\\bX\\s+and\\s+', ''],
   ['(\\b(?:the|with|add|in|and)\\s+|,\\s*)X\\s*,\\s+', '$1'],
   [',\\s+([^,.;]+?),?\\s+and\\s+X(?=\\s*(?:[,.;]|$))', ' and $1'],
   [',\\s*X(?=\\s+and\\b|\\s*[,.;]|\\s*$)', ''],
+  [',\\s+([\\w-]+(?:\\s[\\w-]+)?)\\s+and\\s+X\\b', ' and $1'],
   ['\\s+and\\s+X\\b', ''],
   // "Serve scattered with X", ", then top with X"
   [`,?\\s+(?:and|then|and then)?\\s*${FINISH}(?:\\s+(?:over|on))?\\s+with\\s+X\\b`, ''],
   ['\\s+(?:with|in)\\s+X\\b', ''],
+  // "Salt to taste."
+  ['(?:^|(?<=[.!?;]\\s))X(?:\\s+(?:to taste|well|generously|lightly))?[.!]\\s*', ''],
   // a sentence that is about nothing else
   [
     `(?:^|(?<=[.!?]\\s))\\s*(?:${FINISH}|add|stir|fold|serve|put|pour|spoon)\\b[^.!?,]{0,20}\\bX\\b[^.!?,]{0,30}[.!?]\\s*`,
     '',
   ],
 ];
+
+/** A text without one mention of a food, in the first way that fits around its place. */
+function letGo(text: string, mention: string, at: number): string | null {
+  for (const [pattern, put] of WITHOUT)
+    for (const found of text.matchAll(new RegExp(pattern.replace(/X/g, mention), 'gi'))) {
+      const end = found.index + found[0].length;
+      if (found.index > at || end <= at) continue;
+      const filled = put.replace('$1', found[1] ?? '');
+      return text.slice(0, found.index) + filled + text.slice(end);
+    }
+  return null;
+}
 
 /** A step in which a food is no longer named; "no X" where its sentence cannot do without. */
 export function without(step: string, names: Names): string {
@@ -195,10 +229,7 @@ export function without(step: string, names: Names): string {
     const state = STATE.exec(before)?.[0] ?? '';
     const lead = (LEAD.exec(before.slice(0, before.length - state.length))?.[0] ?? '') + state;
     const mention = (lead + m[0]).replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
-    const way = WITHOUT.map(([p, put]) => [new RegExp(p.replace(/X/g, mention), 'i'), put] as const).find(
-      ([r]) => r.test(text),
-    );
-    const next = way ? text.replace(way[0], way[1]) : null;
+    const next = letGo(text, mention, m.index);
     // what nothing fits is named as missing, once
     if (next === null || next === text) {
       text = replaceSpan(text, m.index, m.index + m[0].length, `no ${m[0].toLowerCase()}`);
