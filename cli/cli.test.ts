@@ -49,6 +49,26 @@ describe('dulvet adapt', () => {
     expect(kept.status).toBe(1);
     expect(kept.stdout).toContain('no plan');
   });
+  test('a line that must change changes, though the dish is within already', () => {
+    const r = dulvet(['adapt', within, '--change', '200 g carrots', '--json', '--alternatives', '0']);
+    const a = AdaptationSchema.parse(JSON.parse(r.stdout));
+    expect(a.plans[0]?.changes.map((c) => c.from)).toContain('200 g carrots');
+    const none = dulvet(['adapt', within, '--change', '3 leeks']);
+    expect(none.status).toBe(2);
+    expect(none.stderr).toContain('no line of');
+  });
+  test('others at the table: the plan serves them too', () => {
+    const nutty = file(
+      'nutty.md',
+      '# Nutty pot\n\nServes 4\n\n- 60 g walnuts\n- 1 kg potatoes\n- ½ tsp salt\n',
+    );
+    const r = dulvet(['adapt', nutty, '--protocol', 'everyday', '--also', 'heart-strict', '--json']);
+    const a = AdaptationSchema.parse(JSON.parse(r.stdout));
+    expect(r.status).toBe(0);
+    const again = dulvet(['audit', file('both.md', a.plans[0]?.text ?? ''), '--protocol', 'heart-strict']);
+    expect(again.status).toBe(0);
+    expect(dulvet(['adapt', nutty, '--also', 'nobody']).status).toBe(2);
+  });
   test('2 where it cannot be read', () => {
     expect(dulvet(['adapt', binary]).status).toBe(2);
     expect(dulvet(['adapt', over, '--alternatives', 'many']).status).toBe(2);

@@ -14,13 +14,15 @@ import { readArchive } from '../src/data/archive';
 import { readProtocol } from '../src/data/protocols';
 import { adaptText } from '../src/server/adapt-text';
 import { AdaptationSchema } from '../src/core/adapt/schema';
+import { tastesOf, type KitchenTastes } from '../src/core/swap/tastes';
 import { US_MEASURES } from '../src/core/measure/units';
 import { adaptationTable, auditTable, labelTable } from './table';
 
 const USAGE = `usage:
   dulvet audit FILE… [--protocol ID|FILE.json] [--servings N] [--role ${ROLES.join('|')}] [--pot GRAMS] [--plate GRAMS]
                [--cup us|metric] [--larder KITCHEN] [--json]
-  dulvet adapt FILE [--protocol ID|FILE.json] [--alternatives K] [--keep LINE]… [--allergens LIST] [--servings N] [--role R] [--json]
+  dulvet adapt FILE [--protocol ID|FILE.json] [--also ID|FILE.json]… [--alternatives K] [--keep LINE]… [--change LINE]…
+               [--allergens LIST] [--servings N] [--role R] [--cup us|metric] [--larder KITCHEN] [--json]
   dulvet label FILE [--protocol ID] [--json]
   dulvet protocols | foods QUERY | schema
 FILE may be - for standard input; KITCHEN is a file saved under Settings, whose packets and words are used.`;
@@ -51,8 +53,8 @@ function protocolOf(name: string): Protocol | string {
   return settled(reading.source) ?? `${name}: its rules cannot hold together`;
 }
 
-/** Packets and words of a kitchen that was saved to a file, or what is wrong with it. */
-function kitchenOf(file: string): Larder | string {
+/** Packets, words and tastes of a kitchen that was saved to a file, or what is wrong with it. */
+function kitchenOf(file: string): { larder: Larder; tastes: KitchenTastes } | string {
   let text: string;
   try {
     text = readFileSync(file, 'utf8');
@@ -61,8 +63,11 @@ function kitchenOf(file: string): Larder | string {
   }
   const reading = readArchive(text);
   if (!reading.ok) return `${file}: ${reading.message}`;
-  const { packets, meanings } = reading.archive;
-  return larderOf(foodsOf(packets), Object.fromEntries(meanings.map((m) => [m.words, m.foodId])));
+  const { packets, meanings, kitchen, swapUses } = reading.archive;
+  return {
+    larder: larderOf(foodsOf(packets), Object.fromEntries(meanings.map((m) => [m.words, m.foodId]))),
+    tastes: tastesOf(kitchen, swapUses),
+  };
 }
 
 /** Audits files; 0 all within, 1 some not, 2 some could not be read. */
@@ -99,7 +104,7 @@ function audit(files: readonly string[], flags: Flags): number {
   // recipes named together may be ingredients of each other
   const shelf = withRecipes(
     texts.map((t) => t.text),
-    kitchen ?? TABLE_LARDER,
+    kitchen?.larder ?? TABLE_LARDER,
     options.measures,
   );
   const recipes: RecipeAudit[] = [];
@@ -161,11 +166,26 @@ async function adaptFile(files: readonly string[], flags: Flags): Promise<number
   }
   const allergens =
     typeof flags.allergens === 'string' ? flags.allergens.split(/[,\s]+/).filter(Boolean) : [];
+  const others = (Array.isArray(flags.also) ? flags.also : []).map(protocolOf);
+  const unknown = others.find((p) => typeof p === 'string');
+  if (unknown !== undefined) return complain(`adapt: ${unknown}`);
+  if (flags.cup !== undefined && flags.cup !== 'us' && flags.cup !== 'metric')
+    return complain(`adapt: --cup ${String(flags.cup)}: us or metric`);
+  const kitchen = typeof flags.larder === 'string' ? kitchenOf(flags.larder) : undefined;
+  if (typeof kitchen === 'string') return complain(kitchen);
+  const [locked, forced] = [flags.keep, flags.change].map((f) => (Array.isArray(f) ? f : []));
+  const missing = [...(locked ?? []), ...(forced ?? [])].find((l) => !text.includes(l));
+  if (missing !== undefined) return complain(`adapt: no line of ${file} reads "${missing}"`);
   const result = await adaptText(
     text,
-    [{ protocol, allergens }],
-    { measures: US_MEASURES, corrections: {}, servings },
-    { role, source: file, alternatives, locked: Array.isArray(flags.keep) ? flags.keep : [] },
+    [protocol, ...(others as Protocol[])].map((p) => ({ protocol: p, allergens })),
+    {
+      measures: flags.cup === 'metric' ? { cup: 'metric', tablespoon: 'us' } : US_MEASURES,
+      corrections: {},
+      servings,
+      larder: kitchen?.larder,
+    },
+    { role, source: file, alternatives, locked, forced, tastes: kitchen?.tastes },
   );
   if (!result.ok) return complain(`${file}, line 1: ${result.message}`);
   const { adaptation } = result;
@@ -218,6 +238,8 @@ async function main(argv: string[]): Promise<number> {
         cup: { type: 'string' },
         alternatives: { type: 'string' },
         keep: { type: 'string', multiple: true },
+        change: { type: 'string', multiple: true },
+        also: { type: 'string', multiple: true },
         allergens: { type: 'string' },
         larder: { type: 'string' },
         json: { type: 'boolean' },

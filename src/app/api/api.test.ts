@@ -72,7 +72,26 @@ describe('POST /api/adapt', () => {
     const a = AdaptationSchema.parse(await response.json());
     expect(a.plans[0]?.after.verdict).toBe('within');
   });
+  test('lines that must change and others at the table', async () => {
+    const response = await post({
+      text: 'Pot\nServes 4\n\n60 g walnuts\n1 kg potatoes\n200 g carrots',
+      protocol: 'everyday',
+      also: [{ protocol: 'heart-strict', allergens: ['nuts'], plate: 1.25 }],
+      change: ['200 g carrots'],
+      alternatives: 0,
+    });
+    const a = AdaptationSchema.parse(await response.json());
+    const from = a.plans[0]?.changes.map((c) => c.from) ?? [];
+    expect(from).toEqual(expect.arrayContaining(['60 g walnuts', '200 g carrots']));
+    expect(a.plans[0]?.after.allergens).not.toContain('nuts');
+  });
   test.each<[string, unknown, number, string]>([
+    [
+      'somebody of no protocol',
+      { text: 'Pot', protocol: 'everyday', also: [{ protocol: 'nobody' }] },
+      400,
+      'unknown-protocol',
+    ],
     ['no JSON', '{', 400, 'not-json'],
     ['no text', { protocol: 'heart-strict' }, 400, 'bad-input'],
     ['no such protocol', { text: 'Pot', protocol: 'moon' }, 400, 'unknown-protocol'],

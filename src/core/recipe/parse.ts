@@ -217,7 +217,9 @@ class Parser {
 
   /** "Makes 2 jars" of what is eaten out of its jar is so many plates; of a jam it is not. */
   private servingsOf(text: string): ServingsReading | null {
-    const jars = JARRED.test(this.title ?? '') ? text.replace(/\b(?:small |large )?jars?\b/i, 'portions') : text;
+    const jars = JARRED.test(this.title ?? '')
+      ? text.replace(/\b(?:small |large )?jars?\b/i, 'portions')
+      : text;
     return readServings(jars);
   }
 

@@ -13,6 +13,21 @@ export interface KitchenTastes {
 const NONE: ReadonlySet<string> = new Set();
 export const NO_TASTES: KitchenTastes = { has: NONE, likes: NONE, dislikes: NONE, done: {} };
 
+/** Tastes from what is said of foods and of swaps that were made. */
+export const tastesOf = (
+  foods: readonly { readonly foodId: string; readonly has: boolean; readonly liking: number }[],
+  uses: readonly { readonly swapId: string; readonly times: number; readonly worked: boolean | null }[],
+  disliked: readonly string[] = [],
+): KitchenTastes => {
+  const those = (which: (f: (typeof foods)[number]) => boolean) => foods.filter(which).map((f) => f.foodId);
+  return {
+    has: new Set(those((f) => f.has)),
+    likes: new Set(those((f) => f.liking > 0)),
+    dislikes: new Set([...those((f) => f.liking < 0), ...disliked]),
+    done: Object.fromEntries(uses.map((u) => [u.swapId, { times: u.times, worked: u.worked }])),
+  };
+};
+
 const HAS = 0.06;
 const LIKES = 0.08;
 const DISLIKES = -0.3;

@@ -73,6 +73,7 @@ function ChosenLine({ index, ...p }: AsideProps & { index: number }) {
       role={p.ranked?.role ?? { id: 'any', label: 'in the dish', evidence: '' }}
       previews={p.ranked?.previews ?? []}
       chosen={p.chosen}
+      table={p.table}
       correction={correction}
       larder={p.larder}
       kitchen={p.kitchen}

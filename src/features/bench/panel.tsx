@@ -13,6 +13,7 @@ import type { Kitchen } from '../larder/use-kitchen';
 import { Reading } from './reading';
 import { RoleChoice } from './role-choice';
 import { Swaps } from './swaps';
+import type { TableDiner } from './use-table';
 
 const MARKS: Record<Finding['level'], Mark> = {
   banned: 'over',
@@ -83,6 +84,7 @@ interface PanelProps {
   role: DishRole;
   previews: readonly SwapPreview[];
   chosen: number;
+  table: readonly TableDiner[];
   correction: Correction | undefined;
   larder: Larder;
   kitchen: Kitchen;
@@ -112,6 +114,7 @@ export function LinePanel({
   role,
   previews,
   chosen,
+  table,
   correction,
   larder,
   kitchen,
@@ -204,6 +207,7 @@ export function LinePanel({
           before={audit}
           read={recipe}
           chosen={chosen}
+          table={table}
           kitchen={kitchen}
           onChoose={onChoose}
           onApply={onApply}

@@ -2,6 +2,7 @@
 import { showNumber } from '@/core/format/figures';
 import type { AuditLimit, RecipeAudit } from '@/core/audit/schema';
 import type { ReadRecipe } from '@/core/read/types';
+import { isRefused } from '@/core/swap/coverage';
 import type { SwapPreview } from '@/core/swap/rank';
 import { database, type StoredSwapUse } from '@/data/db';
 import { sayOfSwap } from '@/data/kitchen';
@@ -10,6 +11,7 @@ import { usePlateCost, type Kitchen, type PlateCost } from '../larder/use-kitche
 import { BeforeAfter } from './before-after';
 import { Keeps } from './keeps';
 import { shortLabel } from './model';
+import type { TableDiner } from './use-table';
 
 /** What a swap does, in a phrase: the limit it moves most. */
 function effectOf(before: RecipeAudit, after: RecipeAudit): string {
@@ -50,6 +52,7 @@ interface OptionProps {
   before: RecipeAudit;
   read: ReadRecipe;
   on: boolean;
+  table: readonly TableDiner[];
   use: StoredSwapUse | undefined;
   plateCost: PlateCost;
   onChoose: () => void;
@@ -65,12 +68,25 @@ const still = ({ moves, brings, takes }: SwapPreview): string | null =>
       ? 'changes the allergen, and no figure that a limit looks at'
       : 'changes no figure that a limit looks at';
 
-function Option({ preview, before, read, on, use, plateCost, onChoose, onApply, onWorked }: OptionProps) {
+function Option({
+  preview,
+  before,
+  read,
+  on,
+  table,
+  use,
+  plateCost,
+  onChoose,
+  onApply,
+  onWorked,
+}: OptionProps) {
   const { swap, swapped, after } = preview;
   const unmoved = still(preview);
+  const notFor = table.filter((d) => isRefused(swap, d.protocol)).map((d) => d.name);
   const [was, becomes] = on ? [plateCost(read), plateCost(preview.read)] : [null, null];
   const mind = [
     ...preview.unsafe.map((a) => `holds ${a}: somebody here must not eat it`),
+    ...(notFor.length > 0 ? [`not for ${notFor.join(', ')}`] : []),
     ...(preview.brings.length ? [`brings in ${preview.brings.join(', ')}`] : []),
     ...(preview.takes.length ? [`takes out ${preview.takes.join(', ')}`] : []),
     ...swap.cautions,
@@ -157,6 +173,7 @@ export function Swaps({
   before,
   read,
   chosen,
+  table,
   kitchen,
   onChoose,
   onApply,
@@ -165,6 +182,7 @@ export function Swaps({
   before: RecipeAudit;
   read: ReadRecipe;
   chosen: number;
+  table: readonly TableDiner[];
   kitchen: Kitchen;
   onChoose: (index: number) => void;
   onApply: (preview: SwapPreview) => void;
@@ -184,6 +202,7 @@ export function Swaps({
             before={before}
             read={read}
             on={chosen === i}
+            table={table}
             use={kitchen.uses.get(preview.swap.id)}
             plateCost={plateCost}
             onWorked={(worked) => void sayOfSwap(database(), preview.swap.id, worked, Date.now())}

@@ -92,7 +92,10 @@ export function CompareTable({
       >
         <thead>
           <tr className="border-b-2 border-rim text-left align-bottom">
-            <th scope="col" className="sticky left-0 w-[118px] bg-sheet py-1 text-[12px] font-medium text-mute">
+            <th
+              scope="col"
+              className="sticky left-0 w-[118px] bg-sheet py-1 text-[12px] font-medium text-mute"
+            >
               {per === 'plate' ? 'a plate' : '100 g as eaten'}
             </th>
             {columns.map((c) => (

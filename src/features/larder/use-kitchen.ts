@@ -7,7 +7,7 @@ import { tokens } from '@/core/food/tokens';
 import type { MeasureSettings } from '@/core/measure/units';
 import { over } from '@/core/range/range';
 import type { ReadRecipe } from '@/core/read/types';
-import type { KitchenTastes } from '@/core/swap/tastes';
+import { tastesOf, type KitchenTastes } from '@/core/swap/tastes';
 import { database, type StoredDiner, type StoredKitchenFood, type StoredSwapUse } from '@/data/db';
 import { listKitchen, listSwapUses } from '@/data/kitchen';
 import { useDiners } from '../bench/use-table';
@@ -42,16 +42,10 @@ export function useKitchen(): Kitchen {
   const swapUses = useLiveQuery(() => listSwapUses(database()), [], NO_USES);
   const diners = useDiners();
   return useMemo(() => {
-    const those = (which: (f: StoredKitchenFood) => boolean) => foods.filter(which).map((f) => f.foodId);
     return {
       byFood: new Map(foods.map((f) => [f.foodId, f])),
       uses: new Map(swapUses.map((u) => [u.swapId, u])),
-      tastes: {
-        has: new Set(those((f) => f.has)),
-        likes: new Set(those((f) => f.liking > 0)),
-        dislikes: new Set([...those((f) => f.liking < 0), ...dislikedBy(diners)]),
-        done: Object.fromEntries(swapUses.map((u) => [u.swapId, { times: u.times, worked: u.worked }])),
-      },
+      tastes: tastesOf(foods, swapUses, dislikedBy(diners)),
       prices: Object.fromEntries(foods.flatMap((f) => (f.price ? [[f.foodId, f.price]] : []))),
     };
   }, [foods, swapUses, diners]);

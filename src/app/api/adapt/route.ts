@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { MOST_BYTES } from '@/core/format/text';
 import { US_MEASURES } from '@/core/measure/units';
-import { PROTOCOLS, protocolById, ROLES } from '@/core/protocol';
+import { PROTOCOLS, protocolById, ROLES, type Protocol } from '@/core/protocol';
 import { adaptText } from '@/server/adapt-text';
 import { readBody, refuse } from '@/server/body';
 
@@ -14,6 +14,19 @@ const Body = z.object({
   allergens: z.array(z.string()).max(40).optional(),
   /** Words of lines that must stay. */
   keep: z.array(z.string()).max(200).optional(),
+  /** Words of lines that must not stay. */
+  change: z.array(z.string()).max(200).optional(),
+  /** Others at the table. */
+  also: z
+    .array(
+      z.object({
+        protocol: z.string(),
+        allergens: z.array(z.string()).max(40).optional(),
+        plate: z.number().min(0.25).max(3).optional(),
+      }),
+    )
+    .max(40)
+    .optional(),
 });
 
 /** `POST /api/adapt`: the least change after which a recipe's text is within a protocol; keeps nothing. */
@@ -23,11 +36,33 @@ export async function POST(request: Request): Promise<Response> {
   const protocol = protocolById(body.protocol);
   if (!protocol)
     return refuse(400, 'unknown-protocol', `There are ${PROTOCOLS.map((p) => p.id).join(', ')}.`, 'protocol');
+  const also = (body.also ?? []).map((d) => ({ ...d, protocol: protocolById(d.protocol) }));
+  const unknown = also.findIndex((d) => !d.protocol);
+  if (unknown >= 0)
+    return refuse(
+      400,
+      'unknown-protocol',
+      `There are ${PROTOCOLS.map((p) => p.id).join(', ')}.`,
+      `also.${unknown}.protocol`,
+    );
   const result = await adaptText(
     body.text,
-    [{ protocol, allergens: body.allergens ?? [] }],
+    [
+      { protocol, allergens: body.allergens ?? [] },
+      ...also.map(({ plate, ...d }) => ({
+        ...(plate === undefined ? {} : { plate }),
+        protocol: d.protocol as Protocol,
+        allergens: d.allergens ?? [],
+      })),
+    ],
     { measures: US_MEASURES, corrections: {}, servings: body.servings },
-    { role: body.role, source: 'request', alternatives: body.alternatives ?? 2, locked: body.keep ?? [] },
+    {
+      role: body.role,
+      source: 'request',
+      alternatives: body.alternatives ?? 2,
+      locked: body.keep ?? [],
+      forced: body.change ?? [],
+    },
   );
   if (!result.ok) return refuse(result.code === 'too-large' ? 413 : 400, result.code, result.message, 'text');
   return Response.json(result.adaptation);
