@@ -61,7 +61,8 @@ export function kitchenAmount(grams: number, food: Food, manner: Manner, liquid:
   if (manner === 'spoons' && density) return kitchenVolume(grams / density[1]);
   if (manner === 'metric' && liquid && density) {
     const ml = grams / density[1];
-    return ml >= 60 ? `${Math.round(ml / 5) * 5} ml` : kitchenVolume(ml);
+    const step = ml >= 100 ? 10 : 5;
+    return ml >= 60 ? `${Math.round(ml / step) * step} ml` : kitchenVolume(ml);
   }
   if (grams < 20 && density) return kitchenVolume(grams / density[1]);
   return kitchenWeight(grams, manner === 'imperial');
