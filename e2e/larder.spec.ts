@@ -123,3 +123,21 @@ test('the Larder works at 390 px and by night', async ({ page }) => {
   const wide = await page.evaluate(() => document.documentElement.scrollWidth);
   expect(wide).toBeLessThanOrEqual(390);
 });
+
+test('what is in the kitchen and what it costs is kept, and counts on the Bench', async ({ page }) => {
+  await page.goto('/larder?food=aubergine');
+  const kitchen = page.getByRole('article');
+  await expect(kitchen.getByLabel('What Aubergine costs')).toHaveValue('1.1');
+  await kitchen.getByLabel('What Aubergine costs').fill('3,30');
+  await kitchen.getByLabel('it is there').check();
+  await kitchen.getByLabel('For how much of it').fill('a heap');
+  await kitchen.getByLabel('For how much of it').blur();
+  await expect(kitchen.getByRole('status')).toContainText('Say what you pay');
+  await kitchen.getByLabel('For how much of it').fill('1 aubergine');
+  await kitchen.getByLabel('For how much of it').blur();
+  await page.reload();
+  await expect(kitchen.getByLabel('What Aubergine costs')).toHaveValue('3.3');
+  await expect(kitchen.getByLabel('it is there')).toBeChecked();
+  await page.goto('/');
+  await expect(page.getByText('Cost, by your prices')).toBeVisible();
+});

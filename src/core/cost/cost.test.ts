@@ -25,6 +25,8 @@ describe('what a dish costs', () => {
     expect(isPrice({ pays: 1, amount: '1 can' }, food('chickpeas-canned'), US_MEASURES)).toBe(true);
     expect(isPrice({ pays: 1, amount: '1 bunch' }, food('parsley'), US_MEASURES)).toBe(true);
     expect(isPrice({ pays: 1, amount: '1 l' }, food('soy-milk'), US_MEASURES)).toBe(true);
+    expect(isPrice({ pays: 1, amount: 'a heap' }, food('onion'), US_MEASURES)).toBe(false);
+    expect(isPrice({ pays: 1, amount: '1 onion' }, food('onion'), US_MEASURES)).toBe(true);
     expect(isPrice({ pays: 1, amount: 'some' }, food('onion'), US_MEASURES)).toBe(false);
     expect(isPrice({ pays: 1, amount: '0 g' }, food('onion'), US_MEASURES)).toBe(false);
   });

@@ -1,4 +1,5 @@
 import type { Food } from '@/core/food/table';
+import { tokens } from '@/core/food/tokens';
 import { weigh } from '@/core/food/weigh';
 import type { MeasureSettings } from '@/core/measure/units';
 import { add, exact, hull, over, scale, times, type Range } from '@/core/range/range';
@@ -34,7 +35,10 @@ export interface Cost {
 export function pricePerGram(price: Price, food: Food, measures: MeasureSettings): Range | null {
   const words = readLineWords(`${price.amount} ${food.name}`);
   const [first] = words.foods;
-  const weighed = first && weigh(first, food, measures);
+  // "a heap" is no amount that a shop sells
+  const own = new Set([food.name, ...food.names].flatMap(tokens));
+  if (!first || !tokens(first.food).every((t) => own.has(t))) return null;
+  const weighed = weigh(first, food, measures);
   if (!weighed || weighed.grams.low <= 0) return null;
   const massed = first.measures.some((m) => m.unit?.kind === 'mass');
   const eaten = massed ? scale(weighed.grams, 1 - food.refuse / 100) : weighed.grams;

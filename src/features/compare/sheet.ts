@@ -56,7 +56,10 @@ export function sheetOf(title: string, protocol: string, columns: readonly Colum
           ]
         : []),
       ...(c.changes.length + (c.bland ? 1 : 0) + (c.starter ? 1 : 0) > 0 ? [''] : []),
-      c.text.trim(),
+      ...c.text
+        .trim()
+        .split('\n')
+        .map((row) => `> ${row}`.trimEnd()),
       '',
     ]),
   ].join('\n');

@@ -79,7 +79,7 @@ export function CompareTable({
   );
   const heading = (words: string) => (
     <tr key={words} className="border-b-2 border-rim">
-      <th scope="colgroup" colSpan={columns.length + 1} className="pb-1 pt-3 text-left font-semibold">
+      <th scope="rowgroup" colSpan={columns.length + 1} className="pb-1 pt-3 text-left font-semibold">
         {words}
       </th>
     </tr>
@@ -108,7 +108,7 @@ export function CompareTable({
                       type="button"
                       onClick={() => onRemove(c.id)}
                       className="no-print ml-1.5 min-h-6 underline underline-offset-2"
-                      aria-label={`Take ${c.name} away`}
+                      aria-label={`take away ${c.name}`}
                     >
                       take away
                     </button>

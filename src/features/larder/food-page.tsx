@@ -112,7 +112,8 @@ export function FoodPage({
   food: Food;
   protocol: Protocol;
   limits: readonly FoodLimit[];
-  said: StoredKitchenFood | undefined;
+  /** What the cook says of it; null where nothing, undefined until that is read. */
+  said: StoredKitchenFood | null | undefined;
   beside: boolean;
   onBeside: () => void;
   onEdit: (() => void) | null;
@@ -152,7 +153,7 @@ export function FoodPage({
         <div>
           <Figures food={food} />
           <p className="mb-4 mt-1.5 text-[12.5px] text-mute">{food.source}.</p>
-          <YourKitchen key={food.id} food={food} said={said} />
+          {said !== undefined && <YourKitchen key={food.id} food={food} said={said} />}
         </div>
         <div className="space-y-4">
           <section>

@@ -236,7 +236,7 @@ function LarderInner({ demo }: { demo: boolean }) {
                 food={chosen}
                 protocol={current.protocol}
                 limits={limitsOf(chosen)}
-                said={kitchen.byFood.get(chosen.id)}
+                said={kitchen.ready ? (kitchen.byFood.get(chosen.id) ?? null) : undefined}
                 beside={beside.includes(chosen.id)}
                 onBeside={() => putBeside(chosen)}
                 onEdit={chosen.own ? () => edit(chosen.id) : null}

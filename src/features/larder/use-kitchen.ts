@@ -17,6 +17,8 @@ import { useSettings } from '../settings/use-settings';
 export type PlateCost = (read: ReadRecipe) => string | null;
 
 export interface Kitchen {
+  /** False until it is read. */
+  readonly ready: boolean;
   readonly byFood: ReadonlyMap<string, StoredKitchenFood>;
   readonly uses: ReadonlyMap<string, StoredSwapUse>;
   readonly tastes: KitchenTastes;
@@ -38,17 +40,19 @@ function dislikedBy(diners: readonly StoredDiner[]): string[] {
 
 /** What the kitchen has, likes, pays and has done before, as kept. */
 export function useKitchen(): Kitchen {
-  const foods = useLiveQuery(() => listKitchen(database()), [], NO_FOODS);
+  const stored = useLiveQuery(() => listKitchen(database()), [], null);
   const swapUses = useLiveQuery(() => listSwapUses(database()), [], NO_USES);
   const diners = useDiners();
   return useMemo(() => {
+    const foods = stored ?? NO_FOODS;
     return {
+      ready: stored !== null,
       byFood: new Map(foods.map((f) => [f.foodId, f])),
       uses: new Map(swapUses.map((u) => [u.swapId, u])),
       tastes: tastesOf(foods, swapUses, dislikedBy(diners)),
       prices: Object.fromEntries(foods.flatMap((f) => (f.price ? [[f.foodId, f.price]] : []))),
     };
-  }, [foods, swapUses, diners]);
+  }, [stored, swapUses, diners]);
 }
 
 function plateCostOf(prices: Prices, sign: string, measures: MeasureSettings): PlateCost {

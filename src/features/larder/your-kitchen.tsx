@@ -14,18 +14,19 @@ const LIKINGS: readonly (readonly [Liking, string])[] = [
 ];
 
 /** What the cook says of a food: whether it is in the kitchen, how it is liked, what it costs. */
-export function YourKitchen({ food, said }: { food: Food; said: StoredKitchenFood | undefined }) {
+export function YourKitchen({ food, said }: { food: Food; said: StoredKitchenFood | null }) {
   const { currency, measures } = useSettings();
-  const [pays, setPays] = useState(said?.price ? String(said.price.pays) : '');
-  const [amount, setAmount] = useState(said?.price?.amount ?? '');
-  const say = (what: Parameters<typeof sayOfFood>[2]) =>
-    void sayOfFood(database(), food.id, what, Date.now());
+  // what is typed stands until it can be kept
+  const [draft, setDraft] = useState<{ pays: string; amount: string } | null>(null);
+  const kept = { pays: said?.price ? String(said.price.pays) : '', amount: said?.price?.amount ?? '' };
+  const { pays, amount } = draft ?? kept;
+  const say = (what: Parameters<typeof sayOfFood>[2]) => sayOfFood(database(), food.id, what, Date.now());
   const price = { pays: Number(pays.replace(',', '.')), amount: amount.trim() };
   const empty = pays.trim() === '' && price.amount === '';
   const usable = pays.trim() !== '' && Number.isFinite(price.pays) && isPrice(price, food, measures);
   const keep = () => {
-    if (empty) say({ price: null });
-    else if (usable) say({ price });
+    if (draft === null || (!empty && !usable)) return;
+    void say({ price: empty ? null : price }).then(() => setDraft(null));
   };
   return (
     <section>
@@ -36,7 +37,7 @@ export function YourKitchen({ food, said }: { food: Food; said: StoredKitchenFoo
             type="checkbox"
             className="size-4 accent-[var(--rim)]"
             checked={said?.has ?? false}
-            onChange={(e) => say({ has: e.target.checked })}
+            onChange={(e) => void say({ has: e.target.checked })}
           />
           it is there
         </label>
@@ -45,7 +46,7 @@ export function YourKitchen({ food, said }: { food: Food; said: StoredKitchenFoo
           <select
             className="field"
             value={said?.liking ?? 0}
-            onChange={(e) => say({ liking: Number(e.target.value) as Liking })}
+            onChange={(e) => void say({ liking: Number(e.target.value) as Liking })}
           >
             {LIKINGS.map(([id, label]) => (
               <option key={id} value={id}>
@@ -62,7 +63,7 @@ export function YourKitchen({ food, said }: { food: Food; said: StoredKitchenFoo
           inputMode="decimal"
           className="field num w-[76px]"
           value={pays}
-          onChange={(e) => setPays(e.target.value)}
+          onChange={(e) => setDraft({ pays: e.target.value, amount })}
           onBlur={keep}
         />
         <span className="text-mute">for</span>
@@ -71,7 +72,7 @@ export function YourKitchen({ food, said }: { food: Food; said: StoredKitchenFoo
           placeholder="500 g, 1 can"
           className="field w-[124px]"
           value={amount}
-          onChange={(e) => setAmount(e.target.value)}
+          onChange={(e) => setDraft({ pays, amount: e.target.value })}
           onBlur={keep}
         />
       </div>
