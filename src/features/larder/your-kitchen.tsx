@@ -16,6 +16,9 @@ const LIKINGS: readonly (readonly [Liking, string])[] = [
 /** What the cook says of a food: whether it is in the kitchen, how it is liked, what it costs. */
 export function YourKitchen({ food, said }: { food: Food; said: StoredKitchenFood | null }) {
   const { currency, measures } = useSettings();
+  // shown at once, whatever the database takes
+  const [has, setHas] = useState<boolean | null>(null);
+  const [liking, setLiking] = useState<Liking | null>(null);
   // what is typed stands until it can be kept
   const [draft, setDraft] = useState<{ pays: string; amount: string } | null>(null);
   const kept = { pays: said?.price ? String(said.price.pays) : '', amount: said?.price?.amount ?? '' };
@@ -36,8 +39,11 @@ export function YourKitchen({ food, said }: { food: Food; said: StoredKitchenFoo
           <input
             type="checkbox"
             className="size-4 accent-[var(--rim)]"
-            checked={said?.has ?? false}
-            onChange={(e) => void say({ has: e.target.checked })}
+            checked={has ?? said?.has ?? false}
+            onChange={(e) => {
+              setHas(e.target.checked);
+              void say({ has: e.target.checked });
+            }}
           />
           it is there
         </label>
@@ -45,8 +51,12 @@ export function YourKitchen({ food, said }: { food: Food; said: StoredKitchenFoo
           <span className="text-mute">liked</span>
           <select
             className="field"
-            value={said?.liking ?? 0}
-            onChange={(e) => void say({ liking: Number(e.target.value) as Liking })}
+            value={liking ?? said?.liking ?? 0}
+            onChange={(e) => {
+              const next = Number(e.target.value) as Liking;
+              setLiking(next);
+              void say({ liking: next });
+            }}
           >
             {LIKINGS.map(([id, label]) => (
               <option key={id} value={id}>
