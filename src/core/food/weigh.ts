@@ -189,14 +189,21 @@ function ofMeasure(
   return { grams: mul(quantity, one.grams), why: [...m.readings, one.why] };
 }
 
+/** "500 g peeled potatoes" were weighed without their peel; "500 g potatoes, peeled" were not. */
+const READY =
+  /^(?:\w+ )?(?:peeled|pitted|stoned|destoned|shelled|podded|trimmed|prepared|cleaned|cored|hulled)\b/;
+const READY_WEIGHT = /\b(?:peeled|prepared|trimmed|pitted|shelled|edible|net|drained) weight\b/;
+
 const isMass = (m: Measure) => m.unit?.kind === 'mass' || m.each?.unit.kind === 'mass';
 
 /**
  * Grams of the edible food that a line's amount allows; null where no amount is said or it cannot be
  * weighed. A stated mass overrules a volume, a volume a count.
  */
-export function weigh(words: FoodWords, food: Food, settings: MeasureSettings): Weighed | null {
+export function weigh(words: FoodWords, bought: Food, settings: MeasureSettings): Weighed | null {
   const { measures, equivalent } = words;
+  const ready = bought.refuse > 0 && (READY.test(words.food) || READY_WEIGHT.test(words.notes));
+  const food = ready ? { ...bought, refuse: 0 } : bought;
   if (equivalent && !measures.some(isMass)) {
     const only = measures[0];
     // "3 carrots (100 g each)": the mass of each, times their number
