@@ -18,12 +18,23 @@ function isAlike(addition: AdditionRow, food: Food | null): boolean {
   return food.id === addition.food || (grain(food.kind) && grain(foodById(addition.food)?.kind));
 }
 
+/** Share of a dish's weight from which sugar makes it a sweet one. */
+const SWEET = 0.04;
+
+/** True of a cake, a pie, a pudding: nobody eats potatoes with it. */
+const isSweet = (read: ReadRecipe): boolean => {
+  const sweet = read.lines.filter((l) => ['sugar', 'syrup'].includes(l.foods[0]?.food?.kind ?? ''));
+  const grams = (lines: typeof read.lines) => lines.reduce((g, l) => g + bestGrams(l), 0);
+  return grams(sweet) >= SWEET * grams(read.lines);
+};
+
 /** Bulk of starch, vegetables or fruit that may be eaten with the dish. */
 export function additionsFor(read: ReadRecipe, role: string, settings: ReadSettings): LineChoices[] {
   if (isBatter(read)) return [];
   const plates = read.servings.range.best;
+  const meal = isSweet(read) ? 'snack' : role;
   return ADDITIONS.filter(
-    (a) => a.roles.includes(role) && !read.lines.some((l) => l.foods.some((f) => isAlike(a, f.food))),
+    (a) => a.roles.includes(meal) && !read.lines.some((l) => l.foods.some((f) => isAlike(a, f.food))),
   ).map((a) => {
     const choices = a.each.flatMap((each): Choice[] => {
       const text = `${Math.round((each * plates) / 10) * 10} g ${a.text}`;

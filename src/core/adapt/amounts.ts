@@ -1,4 +1,4 @@
-import type { ReadLine } from '@/core/read/types';
+import type { ReadLine, ReadRecipe } from '@/core/read/types';
 import { closenessOf, type SwapRow } from '@/core/swap/schema';
 
 /** Foods of which a little less keeps the dish what it is. */
@@ -129,6 +129,25 @@ const leaving = (keeps: Keeps, because: string): SwapRow => ({
 const OPTIONAL = leaving({ taste: 0.92, texture: 0.95, look: 0.92 }, 'the recipe does without it');
 const GARNISH = leaving({ taste: 0.75, texture: 0.75, look: 0.65 }, 'it comes on top of a finished dish');
 const ACCENT = leaving({ taste: 0.4, texture: 0.65, look: 0.7 }, 'an accent is missing');
+
+const SIDE_IN_METHOD = new Set([
+  'plant-dairy',
+  'animal',
+  'condiment',
+  'nut',
+  'seed',
+  'coconut',
+  'refined-grain',
+]);
+
+/** Leaving out what only the method names and serves beside the dish: "serve with custard". */
+export function sideOfMethod(read: Pick<ReadRecipe, 'steps'>, line: ReadLine): SwapRow | null {
+  const { kind } = line.foods[0]?.food ?? {};
+  if (line.origin !== 'method' || line.step === null || !SIDE_IN_METHOD.has(kind ?? '')) return null;
+  const before = (read.steps[line.step]?.text ?? '').slice(0, line.span?.[0] ?? 0);
+  const sentence = before.slice(Math.max(before.lastIndexOf('.'), before.lastIndexOf(';')) + 1);
+  return /\b(?:serve|top|garnish|decorate|scatter|dollop|finish)/i.test(sentence) ? GARNISH : null;
+}
 
 /** Leaving a line out: what is optional, what comes on top, an accent; null where the dish would not stand without it. */
 export function leaveOut(line: ReadLine): SwapRow | null {

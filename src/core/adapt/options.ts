@@ -10,7 +10,7 @@ import { applySwap, type Swapped } from '@/core/swap/apply';
 import { roleOf, SWAPS, swapsFor } from '@/core/swap/roles';
 import type { SwapRow } from '@/core/swap/schema';
 import { leaning, NO_TASTES, type KitchenTastes } from '@/core/swap/tastes';
-import { leaveOut, LESS, LESS_OF, MORE, MORE_OF } from './amounts';
+import { leaveOut, LESS, sideOfMethod, LESS_OF, MORE, MORE_OF } from './amounts';
 import { allergensOf, bestGrams, isBatter, type Choice, type LineChoices } from './choice';
 import { oneOfThem, plainerChoices } from './plainer';
 
@@ -170,7 +170,7 @@ export function choicesOf(
         identity,
       });
     }
-    const leave = leaveOut(line);
+    const leave = leaveOut(line) ?? sideOfMethod(read, line);
     if (leave && !takesTheName(read, line, leave)) {
       const choice = choiceOf(read, index, leave, 1, settings, ahead);
       if (choice) choices.push(choice);

@@ -16,6 +16,7 @@ import {
   type AdaptDiner,
   type Cut,
   type Model,
+  type Row,
   type Selection,
 } from './model';
 import { leastOf } from './reduce';
@@ -69,7 +70,7 @@ export interface Draft {
 
 /** Rounds of changes: a swap may bring to light a phrase of the method that the old line had covered. */
 const MOST_ROUNDS = 4;
-const MOST_TRIES = 8;
+const MOST_TRIES = 6;
 /** Departure by which a further plan may lie above the least that differs as much. */
 const NEAR = 0.5;
 
@@ -196,9 +197,30 @@ export interface Found {
   readonly least: boolean;
 }
 
+/** What a selection gives in a row. */
+const valueOf = (row: Row, selection: Selection): number =>
+  selection.reduce((s, k, i) => s + (row.coefficients[i]?.[k] ?? 0), 0);
+
+/**
+ * The programme with rows as much tighter as the words of a plan turned out above what it said: what is written cooks
+ * down otherwise than line by line.
+ */
+function learnt(model: Model, selection: Selection, draft: Draft, context: Context): Model {
+  const now = programme(draft.read, context, true).model;
+  const kept = now.lines.map(() => 0);
+  const rows = model.rows.map((row, r) => {
+    const written = now.rows[r];
+    if (row.hard || !written || written.name !== row.name) return row;
+    // both sides as far as they lie from their limit
+    const beyond = valueOf(written, kept) - written.most - (valueOf(row, selection) - row.most);
+    return beyond > row.scale * 1e-6 ? { ...row, most: row.most - beyond } : row;
+  });
+  return { ...model, rows };
+}
+
 /** Plans that hold in words, the least first, until enough differ or nothing more is found. */
 export function search(read: ReadRecipe, of: Programme, wanted: number, context: Context): Found[] {
-  const { model } = of;
+  let { model } = of;
   const found: Found[] = [];
   const keys = new Set<string>();
   const cuts: Cut[] = [];
@@ -206,8 +228,12 @@ export function search(read: ReadRecipe, of: Programme, wanted: number, context:
   for (let tries = 0; tries < MOST_TRIES + wanted && found.length < wanted; tries += 1) {
     // the first plan is proven the least; what is beside it need only be near
     const selection = leastOf(model, cuts, context.solve, { gap: found.length > 0 ? NEAR : 0, floor });
-
-    if (!selection) break;
+    if (!selection) {
+      // what was learnt may have been that plan's alone
+      if (model === of.model) break;
+      model = of.model;
+      continue;
+    }
     // a solver's tolerance may let a hair too much pass: that selection is not one
     if (!holds(model, selection)) {
       cuts.push({ selection, differ: 1 });
@@ -220,12 +246,18 @@ export function search(read: ReadRecipe, of: Programme, wanted: number, context:
     // what does not hold in words is tried no more; another way is to differ in a third of its changes
     const changed = selection.filter((k) => k > 0).length;
     cuts.push({ selection, differ: serves ? Math.max(1, Math.ceil(changed / 3)) : 1 });
-    if (!serves) continue;
+    if (!serves) {
+      if (found.length === 0) model = learnt(of.model, selection, draft, context);
+      continue;
+    }
     const key = keyOf(draft);
     if (keys.has(key)) continue;
     keys.add(key);
     // the first selection that also holds in words is the least one, unless a later round added to it
-    found.push({ draft, least: found.length === 0 && draft.changes.length === changed });
+    found.push({
+      draft,
+      least: found.length === 0 && model === of.model && draft.changes.length === changed,
+    });
   }
   return found;
 }

@@ -11,8 +11,9 @@ export interface Separated {
 }
 
 const BETWEEN =
-  /,?\s+(?:and|&|\+|plus|dissolved in|mixed with|stirred into|whisked with|(?:pan-)?fried (?:in|with)|tossed (?:in|with)|roasted (?:in|with)|brushed with|crushed with|served with|topped with|cooked in)\s+/gi;
-const TAIL = /(,\s*(?:to (?:taste|serve|finish|garnish)|for (?:serving|garnish)|optional)|\s+to taste)\s*$/i;
+  /,?\s+(?:and|&|\+|plus|dissolved in|mixed with|stirred into|whisked with|(?:pan-)?fried (?:in|with)|tossed (?:in|with)|roasted (?:in|with)|brushed with|crushed with|served with|topped with|cooked in|in(?=\s+(?:\d|[½¼¾⅓⅔])[^,]*(?:tbsp|tsp|cup|ml)))\s+/gi;
+const TAIL =
+  /(,\s*(?:to (?:taste|serve|finish|garnish)|for (?:serving|garnish)|optional)|\s+(?:to (?:taste|serve|finish|garnish)|for (?:serving|garnish)))\s*$/i;
 const EACH = /^(.*?\b)each(?:\s+of)?\s*:?\s+/i;
 
 const close = (a: number, b: number) => Math.abs(a - b) <= 1e-6 * Math.max(1, Math.abs(a));

@@ -67,9 +67,16 @@ export function find(said: FoodWords, larder: Larder): Found {
     }
   }
   // "1 litre bouillon" is made up, "2 tsp bouillon" is not
-  if (best && MADE_UP.has(words.measures[0]?.unit?.id ?? '') && /\bbouillon\b/.test(words.food)) {
-    const ready = findFood(words.food.replace(/\bbouillon\b/, 'stock'), words.notes);
-    if (ready[0] && ready[0].confidence >= SURE && !/\b(?:powder|cubes?|paste|granules)\b/.test(words.food)) {
+  const made = words.food.replace(/\s+made (?:up )?(?:with|from|using|of) .*$/, '');
+  if (
+    best &&
+    MADE_UP.has(words.measures[0]?.unit?.id ?? '') &&
+    /\b(?:bouillon|stock|broth)\b/.test(made) &&
+    best.food.kind === 'stock' &&
+    (best.food.waterG ?? 0) < 60
+  ) {
+    const ready = findFood(made.replace(/\bbouillon\b/, 'stock'), words.notes);
+    if (ready[0] && ready[0].confidence >= SURE && !/\b(?:powder|cubes?|paste|granules)\b/.test(made)) {
       candidates = ready;
       best = ready[0];
     }

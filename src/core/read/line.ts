@@ -138,7 +138,11 @@ export function readLine(line: SourceLine, settings: ReadSettings, servings: num
     const whole: FoodWords = { ...(foods[0] as FoodWords), food: words.together };
     const wholeFound = look(whole);
     const each = found.every((f) => f.food !== null);
-    const wholeIsName = (wholeFound.candidates[0]?.confidence ?? 0) >= 0.9;
+    // "basil and 4 tsp pesto" is no basil pesto
+    const counted = words.foods.some(
+      (f, i) => i > 0 && f.measures.length > 0 && f.measures !== words.foods[0]?.measures,
+    );
+    const wholeIsName = !counted && (wholeFound.candidates[0]?.confidence ?? 0) >= 0.9;
     // "peeled and diced potatoes" is one food; "salt and pepper" are two
     if (!each || wholeIsName) {
       foods = [whole];

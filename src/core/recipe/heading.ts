@@ -74,6 +74,20 @@ export const headingOf = remember((text: string): Heading | null => {
       return { text, kind, rest, restStart: raw.start + at + gap };
     }
   }
+  // "To garnish - 1 red chilli, sliced; 2 spring onions"
+  const dash =
+    /^\s*((?:to (?:garnish|serve|finish|top)|garnish|toppings?|dressing|sauce)\b)\s+[-–—]\s+(?=\S)/i.exec(
+      raw.text,
+    );
+  if (dash?.[1]) {
+    const at = dash[0].length;
+    return {
+      text: dash[1].trim(),
+      kind: 'section',
+      rest: raw.text.slice(at).trimEnd(),
+      restStart: raw.start + at,
+    };
+  }
   const bare = plain.replace(/[:.]\s*$/, '');
   if (
     bare.length < 40 &&

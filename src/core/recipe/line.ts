@@ -164,17 +164,22 @@ export function readLineWords(line: string): LineWords {
   const notes: string[] = container ? [prep, `from a ${container}`] : [prep];
   const liquid = OWN_LIQUID.exec(food)?.[0];
   if (liquid) notes.push(liquid.trim());
-  let bare = food.replace(OWN_LIQUID, '').replace(/[([]([^)\]]*)[)\]]?/g, (whole, inside: string) => {
-    if (!equivalent) {
-      const found = bracketEquivalent(`(${inside})`, `(${inside})`);
-      if (found) {
-        equivalent = found.measure;
-        return ' ';
+  let behindLast = false;
+  let bare = food
+    .replace(OWN_LIQUID, '')
+    .replace(/[([]([^)\]]*)[)\]]?/g, (whole, inside: string, at: number) => {
+      if (!equivalent) {
+        const found = bracketEquivalent(`(${inside})`, `(${inside})`);
+        if (found) {
+          equivalent = found.measure;
+          // "basil and pesto (2 tbsp)": what the bracket says is the pesto
+          behindLast = AND.test(food.slice(0, at)) && !AND.test(food.slice(at));
+          return ' ';
+        }
       }
-    }
-    notes.push(whole.replace(/[()[\]]/g, ''));
-    return ' ';
-  });
+      notes.push(whole.replace(/[()[\]]/g, ''));
+      return ' ';
+    });
   if (!equivalent) {
     const bracket = /\(([^)]*)\)/.exec(prep);
     const found = bracket ? bracketEquivalent(bracket[0], bracket[0]) : null;
@@ -234,7 +239,7 @@ export function readLineWords(line: string): LineWords {
           : i === 0 || each !== null || measures.every((m) => m.unit?.kind === 'vague' || !m.unit)
             ? measures
             : [],
-        equivalent: i === 0 ? equivalent : own.equivalent,
+        equivalent: i === (behindLast ? orSplit.first.length - 1 : 0) ? equivalent : own.equivalent,
       };
     })
     .filter((f, i) => i === 0 || f.food.length > 0);
@@ -260,7 +265,7 @@ const OR = /\s+(?:and\/or|or(?: else)?(?: use)?(?: substitute)?|\/)\s+|\s*\/\s*(
 const NOT_OTHER =
   /^(?:more|less|so|to taste|as needed|as required|other|your|any|similar|equivalent|a combination|both|a mix|until|about|use|whatever|leave|omit|not\b)/;
 const AND =
-  /\s+(?:and|&|\+)\s+|\s*&\s*|\s+(?:mixed|whisked|blended|combined|stirred|dissolved) (?:with|in|into)\s+(?=\d|half|an? )/;
+  /\s+(?:and|&|\+)\s+|\s*&\s*|\s+(?:mixed|whisked|blended|combined|stirred|dissolved) (?:with|in|into)\s+(?=\d|half|an? )|\s+in\s+(?=(?:\d[\d/.½¼¾⅓⅔ ]*|[½¼¾⅓⅔]|an? )\s*(?:tbsp|tsp|tablespoons?|teaspoons?|cups?|ml|splash of|little)\b)/;
 const OWN_LIQUID =
   /\s+(?:and|with|plus|in|including)\s+(?:all )?(?:(?:its|their|the)\s+(?:own )?|(?<=in )(?:natural |own )?)(?:liquid|juices?|brine|water|liquor|syrup)\b/;
 

@@ -308,7 +308,8 @@ export function bracketEquivalent(
       },
       length: close + 1,
     };
-  // "(1 tbsp for the pan)" says a part, not the whole
+  // "(1 tbsp for the pan)" says a part, "(1 tsp per bowl)" one of several
+  if (/\bper\b/.test(rest)) return null;
   if (/\bfor\b|\bdivided\b|\breserved?\b/.test(rest)) return null;
   // "2 flax eggs (2 tbsp ground flaxseed + water)" says what it is made of, not how much it is
   if (/[a-z]/.test(rest) && !SAME_AGAIN.test(rest)) return null;

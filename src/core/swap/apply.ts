@@ -4,7 +4,7 @@ import { readRecipe } from '@/core/read/read';
 import { parseRecipe } from '@/core/recipe/parse';
 import type { ReadLine, ReadRecipe, ReadSettings } from '@/core/read/types';
 import { newLines } from './lines';
-import { namesFor, renamed, replaceSpan, withSentence, without } from './method-words';
+import { namesFor, once, renamed, replaceSpan, withSentence, without } from './method-words';
 import type { SwapRow } from './schema';
 
 /** The recipe's text after a swap, with what it changed. */
@@ -41,7 +41,15 @@ export function applySwap(
   const lines = newLines(line, swap, settings);
   if (!lines) return null;
   const same = swap.to.some((t) => t.food === 'same');
-  const names = same ? { words: [], notAfter: [] } : namesFor(line, read);
+  // of a line that goes every food goes
+  const all = swap.to.length === 0 ? line.foods.map((f) => ({ ...line, foods: [f] })) : [line];
+  const named = same
+    ? []
+    : all.map((l) => namesFor(l, { ...read, lines: read.lines.map((o) => (o === line ? l : o)) }));
+  const names = {
+    words: named.flatMap((n) => n.words),
+    notAfter: named.flatMap((n) => n.notAfter),
+  };
   // what comes in at the very end has a sentence of its own there
   const late = swap.late === true && swap.adds !== undefined;
   const word = swap.unsaid
@@ -115,12 +123,8 @@ function inMethodOnly(read: ReadRecipe, line: ReadLine, food: Food, swap: SwapRo
   // "Season to taste" is something to do, and stays so
   const put = /^season\b/.test(words) && /^the /.test(stands) ? `season with ${stands}` : stands;
   const changed = replaceSpan(source.slice(stepStart, end), start - stepStart, end - stepStart, put, named);
-  return {
-    text: source.slice(0, stepStart) + changed + source.slice(end),
-    lines: [],
-    steps: [changed],
-    texts: null,
-  };
+  const text = source.slice(0, stepStart) + changed + source.slice(end);
+  return { text: once(text, put), lines: [], steps: [changed], texts: null };
 }
 
 /** The edit of the ingredient line itself, keeping its bullet; a line that only goes takes its row along. */

@@ -59,7 +59,10 @@ function inOwnWords(line: ReadLine, text: string, food: Food, settings: ReadSett
       /,\s*soaked(?:\s+(?:overnight|for [^,]*))?/i,
       ['bean', 'nut', 'seed'].includes(food.kind) && (food.waterG ?? 100) < 20 ? '$&' : '',
     );
-  const ownRest = food.kind === 'sugar' ? rest : rest.replace(/,?\s*(?:firmly |lightly )?packed\b/i, '');
+  // "oat milk (barista)": what is said of the old food goes with it, an amount stays
+  const plainRest = rest.replace(/\s*\((?![^)]*\d)[^)]*\)/g, '');
+  const ownRest =
+    food.kind === 'sugar' ? plainRest : plainRest.replace(/,?\s*(?:firmly |lightly )?packed\b/i, '');
   // "cauliflower, steamed and blended": how it is made ready is said where the line says nothing of its own
   const ready = text.slice(name.length).replace(said, '');
   const kept = ownRest.trim() === '' ? `${ready}${ownRest}` : ownRest;

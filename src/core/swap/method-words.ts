@@ -29,6 +29,9 @@ const LOOSE = new Set([
 
 const singular = (word: string): string => word.replace(/(?:ies|es|s)$/, (e) => (e === 'ies' ? 'y' : ''));
 
+/** Of these, what a cook also makes herself: "the paste" may be one just stirred together. */
+const MADE = new Set(['sauce', 'paste', 'powder', 'mix', 'dressing', 'spread', 'juice']);
+
 const tokensOf = (words: string): string[] =>
   words
     .toLowerCase()
@@ -72,7 +75,7 @@ export function namesFor(line: ReadLine, read: Pick<ReadRecipe, 'lines' | 'steps
   const wholePart = read.lines.some((l) => tokensOf(l.line.section ?? '').includes(noun));
   if (!shared && last.length > 2 && !((sameKind || wholePart) && LOOSE.has(noun))) names.add(last);
   // "soy" for soy sauce, "chia" for chia seeds, "maple" for the syrup
-  const first = /^([a-z]{3,}) (?:seeds|sauce|syrup|paste|purée|puree|powder)$/.exec(own)?.[1];
+  const first = /^([a-z]{3,}) (?:seeds|sauce|syrup|paste|purée|puree|powder|sugar)$/.exec(own)?.[1];
   if (first && !read.lines.some((l) => l !== line && l.line.text.toLowerCase().includes(first)))
     names.add(first);
   if (!sameKind) for (const word of CALLED[food?.kind ?? ''] ?? []) names.add(word);
@@ -90,7 +93,7 @@ function patternOf({ words, notAfter }: Names): RegExp | null {
   const any = words.map((n) => {
     const plain = escaped(n).replace(/s$/, 's?');
     // "the paste", "curry paste"; not the paste of something else
-    return LOOSE.has(singular(n)) && described.length > 0
+    return MADE.has(singular(n)) && described.length > 0
       ? `(?<=\\b(?:the|that|this|your|all|its|of|remaining|and|with|${described.map(escaped).join('|')})\\s+)${plain}`
       : plain;
   });
@@ -128,6 +131,12 @@ export function replaceSpan(text: string, start: number, end: number, word: stri
   return text.slice(0, from) + put + text.slice(end);
 }
 
+/** "the yoghurt or the yoghurt" is the yoghurt. */
+export function once(text: string, word: string): string {
+  const escaped = word.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
+  return text.replace(new RegExp(`(\\b${escaped})(?:\\s*,\\s*|\\s+(?:or|and)\\s+)${escaped}\\b`, 'gi'), '$1');
+}
+
 /** True where a name is what is done: "Spread over the filling", "Butter the tin". */
 const isDone = (text: string, start: number, end: number): boolean =>
   /(?:^|[.;:]\s+)$/.test(text.slice(0, start)) &&
@@ -150,7 +159,7 @@ export function renamed(step: string, names: Names, word: string): string {
   for (;;) {
     pattern.lastIndex = from;
     const m = pattern.exec(text);
-    if (!m) return text;
+    if (!m) return once(text, word);
     if (isDone(text, m.index, m.index + m[0].length)) {
       from = m.index + m[0].length;
       continue;
