@@ -43,6 +43,8 @@ const WHOLE: readonly (readonly [RegExp, number, number, number, string])[] = [
     'a dish feeds 4–9',
   ],
 ];
+const SLICES =
+  /^(.{0,40}?[,(;:]\s*)\d+(?:\s*(?:-|–|to)\s*\d+)?\s+(?:slices|pieces|squares|wedges|portions|servings)\b/;
 const MORE =
   /^((?:\s+(?!or\b|and\b)[a-z-]+){0,3}\s*(?:[,(;/-]|\bor\b|\band\b)\s*(?:(?:perhaps|maybe|possibly|even|or|up to|stretch(?:es|ing)? to|at a pinch|at a push|just about|more like)\s+)*)/;
 const LOOSE =
@@ -127,6 +129,14 @@ function amountAt(
   const rest = text.slice(q.end);
   if (strict && (/^\s*(?:the|minutes?|mins?|hours?|days?)\b/.test(rest) || q.article)) return null;
   if (/^\s*(?:minutes?|mins?|hours?|days?|%|°)/.test(rest)) return null;
+  // "one 20 cm cake, 10 slices"
+  const cut = SLICES.exec(rest);
+  if (cut && q.high <= 3) {
+    const slices = readQuantity(text, q.end + cut.index + (cut[1]?.length ?? 0));
+    if (slices && !slices.article)
+      // of several it may be all of them or each
+      return amountOf(slices.low, slices.best, slices.high * q.high, text.slice(start), null);
+  }
   if (VOLUME.test(rest)) return 'volume';
   for (const [pattern, low, best, high, why] of WHOLE)
     if (q.high <= 3 && pattern.test(rest) && !PEOPLE.test(rest))

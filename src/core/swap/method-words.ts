@@ -2,7 +2,7 @@ import type { ReadLine, ReadRecipe } from '@/core/read/types';
 
 /** Article, amount and measure before a mention: "2 tbsp of the", "a little extra", "half the". */
 const LEAD =
-  /(?:(?:an?|\d[\d/.½¼¾⅓⅔–-]*)\s+)?(?:(?:little|good|generous|extra|further|another)\s+)*(?:(?:spoonfuls?|dollop|blob|handful|knob|squeeze|drizzle|splash|glug|pinch|dash|tbsp|tsp|tablespoons?|teaspoons?|cups?|cm|inch(?:es)?|half|most|all|some|rest|remainder)\s+(?:of\s+)?)?(?:(?:the|some|an?|your|more|extra|remaining|good|little)\s+)*$/i;
+  /(?:(?:an?|\d[\d/.½¼¾⅓⅔–-]*)\s+)?(?:(?:the|little|good|generous|extra|further|another)\s+)*(?:(?:spoonfuls?|dollop|blob|handful|knob|squeeze|drizzle|splash|glug|pinch|dash|tbsp|tsp|tablespoons?|teaspoons?|cups?|cm|inch(?:es)?|half|most|all|some|rest|remainder|last)\s+(?:of\s+)?)?(?:(?:the|some|an?|your|more|extra|remaining|good|little)\s+)*$/i;
 
 /** The one word by which a method calls a food of these kinds. */
 const CALLED: Readonly<Record<string, readonly string[]>> = {
@@ -189,6 +189,8 @@ const WITHOUT: readonly (readonly [pattern: string, put: string])[] = [
   // "Heat the oil in a wok" → "Heat a wok"
   ['\\b(heat|warm|melt)\\s+X\\s+(?:in|on|over)\\s+', '$1 '],
   // "with X and Y", "add X and Y", "X, Y and Z"
+  // "Scatter over X and drizzle" → "Drizzle"
+  [`(?:^|(?<=[.!?]\\s))\\s*${FINISH}(?:\\s+(?:over|on|with))*\\s+X\\s+and\\s+(?=${FINISH})`, ''],
   [',\\s*X\\s+and\\s+', ' and '],
   ['\\bX\\s+and\\s+', ''],
   ['(\\b(?:the|with|add|in|and)\\s+|,\\s*)X\\s*,\\s+', '$1'],
