@@ -4,7 +4,7 @@ import { readRecipe } from '@/core/read/read';
 import { parseRecipe } from '@/core/recipe/parse';
 import type { ReadLine, ReadRecipe, ReadSettings } from '@/core/read/types';
 import { newLines } from './lines';
-import { namesFor, once, renamed, replaceSpan, withSentence, without } from './method-words';
+import { isSalting, namesFor, once, renamed, replaceSpan, withSentence, without } from './method-words';
 import type { SwapRow } from './schema';
 
 /** The recipe's text after a swap, with what it changed. */
@@ -49,6 +49,7 @@ export function applySwap(
   const names = {
     words: named.flatMap((n) => n.words),
     notAfter: named.flatMap((n) => n.notAfter),
+    own: named.flatMap((n) => n.own ?? []),
   };
   // what comes in at the very end has a sentence of its own there
   const late = swap.late === true && swap.adds !== undefined;
@@ -121,7 +122,8 @@ function inMethodOnly(read: ReadRecipe, line: ReadLine, food: Food, swap: SwapRo
   }
   const stands = swap.inMethod ?? (swap.to.length > 0 ? wordFor(swap) : `no ${food.kindLabel}`);
   // "Season to taste" is something to do, and stays so
-  const put = /^season\b/.test(words) && /^the /.test(stands) ? `season with ${stands}` : stands;
+  const seasons = /^season\b/.test(words) && /^the /.test(stands);
+  const put = seasons ? `season with ${stands}` : isSalting(source, start, end) ? `add ${stands}` : stands;
   const changed = replaceSpan(source.slice(stepStart, end), start - stepStart, end - stepStart, put, named);
   const text = source.slice(0, stepStart) + changed + source.slice(end);
   return { text: once(text, put), lines: [], steps: [changed], texts: null };

@@ -53,7 +53,8 @@ export function coverage(protocols: readonly Protocol[]): {
   for (const kind of kinds) {
     const foods = FOODS.filter((f) => f.kind === kind);
     const swaps = SWAPS.filter((s) => foods.some((f) => fits(s, f)));
-    const roles = rolesOf(kind);
+    const named = rolesOf(kind);
+    const roles = named.length > 0 ? named : [{ id: 'any', label: 'in the dish' }];
     const banned = new Set<string>();
     for (const protocol of protocols) {
       const bad = foods.filter((f) => isBanned(f, protocol));

@@ -39,6 +39,12 @@ function gramsOf(to: SwapRow['to'][number], next: Food, old: Food, grams: number
   return from && into ? (grams / from[1]) * to.ratio * into[1] : grams * to.ratio;
 }
 
+const FAT = /oil|fat/;
+const AS_FAT =
+  /,?\s*(?:(?:very )?(?:softened|soft|melted|at room temperature|cold|chilled|diced|cubed|cooled)(?:,| and)?\s*)+(?=$|[,(])/gi;
+const AS_CHEESE =
+  /,?\s*(?:(?:finely |coarsely )?(?:grated|crumbled|shredded|sliced|cubed|diced)(?:,| and)?\s*)+(?=$|[,(])/gi;
+
 /** "1 cup basmati rice, rinsed" → "1 cup brown rice, rinsed": the cook's own words around the food stay. */
 function inOwnWords(line: ReadLine, text: string, food: Food, settings: ReadSettings): string | null {
   const words = line.words?.foods[0]?.food;
@@ -61,8 +67,12 @@ function inOwnWords(line: ReadLine, text: string, food: Food, settings: ReadSett
     );
   // "oat milk (barista)": what is said of the old food goes with it, an amount stays
   const plainRest = rest.replace(/\s*\((?![^)]*\d)[^)]*\)/g, '');
-  const ownRest =
-    food.kind === 'sugar' ? plainRest : plainRest.replace(/,?\s*(?:firmly |lightly )?packed\b/i, '');
+  const old = line.foods[0]?.food?.kind ?? '';
+  const stays = food.kind === old;
+  // butter is softened and cheese is grated, what stands in is not
+  const cold = FAT.test(old) && !stays ? plainRest.replace(AS_FAT, '') : plainRest;
+  const shaped = old === 'plant-dairy' && !stays ? cold.replace(AS_CHEESE, '') : cold;
+  const ownRest = food.kind === 'sugar' ? shaped : shaped.replace(/,?\s*(?:firmly |lightly )?packed\b/i, '');
   // "cauliflower, steamed and blended": how it is made ready is said where the line says nothing of its own
   const ready = text.slice(name.length).replace(said, '');
   const kept = ownRest.trim() === '' ? `${ready}${ownRest}` : ownRest;

@@ -2,7 +2,7 @@ import type { ReadLine, ReadRecipe } from '@/core/read/types';
 
 /** Article, amount and measure before a mention: "2 tbsp of the", "a little extra", "half the". */
 const LEAD =
-  /(?:(?:an?|\d[\d/.½¼¾⅓⅔–-]*)\s+)?(?:(?:the|little|good|generous|extra|further|another)\s+)*(?:(?:spoonfuls?|dollop|blob|handful|knob|squeeze|drizzle|splash|glug|pinch|dash|tbsp|tsp|tablespoons?|teaspoons?|cups?|cm|inch(?:es)?|half|most|all|some|rest|remainder|last)\s+(?:of\s+)?)?(?:(?:the|some|an?|your|more|extra|remaining|good|little)\s+)*$/i;
+  /(?:(?:an?|\d[\d/.½¼¾⅓⅔–-]*)\s+)?(?:(?:the|little|good|generous|extra|further|another)\s+)*(?:(?:spoonfuls?|dollop|blob|handful|knob|squeeze|drizzle|splash|glug|pinch|dash|tbsp|tsp|tablespoons?|teaspoons?|cups?|cm|inch(?:es)?|half|most|all|some|rest|remainder|last)\s+(?:of\s+)?)*(?:(?:the|some|an?|your|more|extra|remaining|good|little)\s+)*$/i;
 
 /** The one word by which a method calls a food of these kinds. */
 const CALLED: Readonly<Record<string, readonly string[]>> = {
@@ -29,6 +29,8 @@ const LOOSE = new Set([
 
 const singular = (word: string): string => word.replace(/(?:ies|es|s)$/, (e) => (e === 'ies' ? 'y' : ''));
 
+const CHEESE = /cheese|cheddar|parmesan|mozzarella|feta|gouda|gruy|block/i;
+
 /** Of these, what a cook also makes herself: "the paste" may be one just stirred together. */
 const MADE = new Set(['sauce', 'paste', 'powder', 'mix', 'dressing', 'spread', 'juice']);
 
@@ -44,6 +46,8 @@ const nounOf = (words: string): string => singular(words.split(' ').at(-1) ?? ''
 /** What a method calls a food. */
 export interface Names {
   readonly words: readonly string[];
+  /** Words that may stand before the bare noun and are its own: "fine" of the fine sea salt. */
+  readonly own?: readonly string[];
   /** Words before the bare noun that make it another line's: "sesame" before "oil". */
   readonly notAfter: readonly string[];
 }
@@ -79,14 +83,16 @@ export function namesFor(line: ReadLine, read: Pick<ReadRecipe, 'lines' | 'steps
   if (first && !read.lines.some((l) => l !== line && l.line.text.toLowerCase().includes(first)))
     names.add(first);
   if (!sameKind) for (const word of CALLED[food?.kind ?? ''] ?? []) names.add(word);
+  if (!sameKind && food?.kind === 'plant-dairy' && CHEESE.test(`${food.name} ${own}`)) names.add('cheese');
   return {
     words: [...names].filter(Boolean).sort((a, b) => b.length - a.length),
+    own: own.split(' ').slice(0, -1),
     notAfter: kin.flatMap((f) => f.text.split(' ').slice(0, -1)),
   };
 }
 
 /** Finds a food's names in a step; null without names. */
-function patternOf({ words, notAfter }: Names): RegExp | null {
+function patternOf({ words, notAfter, own: mine = [] }: Names): RegExp | null {
   if (words.length === 0) return null;
   const escaped = (w: string) => w.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
   const described = words.filter((n) => n.includes(' ')).flatMap((n) => n.split(' ').slice(0, -1));
@@ -98,8 +104,9 @@ function patternOf({ words, notAfter }: Names): RegExp | null {
       : plain;
   });
   const own = notAfter.filter((w) => !words.some((n) => n.startsWith(`${w} `)));
+  const before = mine.length > 0 ? `(?:\\b(?:${mine.map(escaped).join('|')})\\s+)*` : '';
   return new RegExp(
-    `${own.map((w) => `(?<!\\b${escaped(w)}[ -])`).join('')}\\b(?:${any.join('|')})\\b(?![- ]free)(?! (?:oil|milk|butter|powder|flour|sauce|paste|seeds?|vinegar|syrup)\\b)`,
+    `${before}${own.map((w) => `(?<!\\b${escaped(w)}[ -])`).join('')}\\b(?:${any.join('|')})\\b(?![- ]free)(?! (?:oil|milk|butter|powder|flour|sauce|paste|seeds?|vinegar|syrup)\\b)`,
     'gi',
   );
 }
@@ -144,7 +151,7 @@ const isDone = (text: string, start: number, end: number): boolean =>
   /^(?:spread|butter|oil|salt|sugar|cream|top|dust)$/i.test(text.slice(start, end));
 
 /** True where "Salt." or "Salt to taste." is a whole sentence: something to do. */
-const isSalting = (text: string, start: number, end: number): boolean =>
+export const isSalting = (text: string, start: number, end: number): boolean =>
   /(?:^|[.;:]\s+)$/.test(text.slice(0, start)) &&
   /^(?:\s+(?:to taste|well|generously|lightly|again))?\s*(?:[.;,!]|$)/i.test(text.slice(end)) &&
   /^salt$/i.test(text.slice(start, end));

@@ -84,7 +84,9 @@ const EVIDENCE: readonly ((
   },
   (p, _read, line) => {
     if (p.row.both) return null;
-    const found = p.line?.exec(`${line.line.text} ${line.line.section ?? ''}`)?.[0];
+    // "plus extra for the tin" is not what the line is for
+    const own = line.line.text.replace(/,?\s*\b(?:plus|and) (?:a little )?(?:extra|more)\b.*$/i, '');
+    const found = p.line?.exec(`${own} ${line.line.section ?? ''}`)?.[0];
     return found ? `“${found.trim()}” in the line or its section` : null;
   },
   (p, read) => {
