@@ -22,6 +22,8 @@ const FRACTIONS: readonly (readonly [RegExp, number])[] = [
 const FRACTION =
   '((?:a |an |one )?(?:half|third|quarter|fourth|fifth|sixth|eighth|tenth)|two[- ]thirds|three[- ]quarters|[½⅓⅔¼¾⅛]|1\\/(?:2|3|4|5|6|8|10)|2\\/3|3\\/4|50 ?%)';
 
+const ANY_FRACTION = new RegExp(FRACTION, 'i');
+
 function fractionOf(words: string): number | null {
   const said = words.trim().toLowerCase();
   return FRACTIONS.find(([pattern]) => pattern.test(said))?.[1] ?? null;
@@ -111,6 +113,8 @@ export function partShares(recipe: Recipe, servings: Range): ReadonlyMap<string,
   const sections = new Set(recipe.lines.flatMap((l) => (l.section ? [l.section] : [])));
   if (sections.size === 0) return out;
   const text = recipe.steps.map((s) => s.text).join(' ');
+  // without a fraction the method says nothing of a part
+  const someFraction = ANY_FRACTION.test(text);
   for (const section of sections) {
     const inHeading = new RegExp(`\\(?\\b(?:use|you need|need)\\s+(?:only )?${FRACTION}`, 'i').exec(section);
     const fraction = inHeading ? fractionOf(inHeading[1] ?? '') : null;
@@ -118,6 +122,7 @@ export function partShares(recipe: Recipe, servings: Range): ReadonlyMap<string,
       out.set(section, { share: exact(fraction), says: `“${section}”` });
       continue;
     }
+    if (!someFraction) continue;
     for (const name of namesOf(section)) {
       if (tokens(name).length === 0) continue;
       const said = saidOf(name, text);
