@@ -13,6 +13,15 @@ function brought(step: string, ingredients = '2 onions\n3 carrots\n1 cup red len
   return read.lines.filter((l) => l.origin === 'method').map((l) => l.foods[0]?.food?.kind ?? '?');
 }
 
+describe('a dairy word behind a food of the list is that food', () => {
+  test.each<[string, string[]]>([
+    ['Spoon over the bean cream.', []],
+    ['Stir in the cashew butter.', []],
+    ['Stir in the cream.', ['animal']],
+    ['Stir in the tofu cream.', ['animal']],
+  ])('%s', (step, expected) => expect(brought(step, '1 can white beans\n50 g cashews')).toEqual(expected));
+});
+
 describe('what only the method names is found', () => {
   test.each<[string, string]>([
     ['Heat 2 tbsp olive oil in a pan and fry the onions.', 'oil'],

@@ -141,6 +141,8 @@ interface Scan {
   readonly taken: (readonly [number, number])[];
 }
 
+/** What cooks make of other foods and call by the dairy word. */
+const MADE_OF = new Set(['cream', 'milk', 'butter', 'cheese', 'yoghurt', 'egg']);
 const FLAX_EGG = /\b(?:flax|flaxseed|linseed|chia)[- ]+eggs?$/i;
 const MORE_COUNTS = new Set(['oil', 'salt', 'salty', 'sugar', 'syrup', 'solid-fat']);
 const OTHER_THING = new Set(['snap', 'pan', 'thermometer', 'bath', 'cod']);
@@ -168,7 +170,13 @@ function moreOfIt(scan: Scan, food: Food, start: number, end: number): void {
 }
 
 /** Takes in one food name of a step, unless it is covered, negated or no food there. */
-function named(scan: Scan, food: Food, part: readonly Word[], next: Word | undefined): boolean {
+function named(
+  scan: Scan,
+  food: Food,
+  part: readonly Word[],
+  next: Word | undefined,
+  before: Word | undefined,
+): boolean {
   const { index, text, cover, servings, out, taken } = scan;
   const start = (part[0] as Word).start;
   const end = (part.at(-1) as Word).end;
@@ -181,6 +189,9 @@ function named(scan: Scan, food: Food, part: readonly Word[], next: Word | undef
     if (next && OTHER_THING.has(next.token)) return false;
   }
   taken.push([start, end]);
+  // "the bean cream" is the beans of the list, blended
+  if (before && MADE_OF.has(key) && /^[\s-]+$/.test(text.slice(before.end, start)))
+    if (cover.lines.some((l) => l.has(before.token))) return true;
   // "the flax egg" is the flax of the list
   if (FLAX_EGG.test(text.slice(0, end)) && cover.kinds.has('flax-chia')) return true;
   if (negated(text, start, end)) return true;
@@ -230,7 +241,7 @@ function namesIn(scan: Scan): void {
       // words of one name stand together
       const written = scan.text.slice((part[0] as Word).start, (part.at(-1) as Word).end);
       if (n > 1 && /[.,;:()]/.test(written)) continue;
-      if (named(scan, food, part, words[i + n])) i += n - 1;
+      if (named(scan, food, part, words[i + n], words[i - 1])) i += n - 1;
       break;
     }
 }

@@ -69,6 +69,19 @@ describe('what the swaps cover', () => {
     ]);
     expect(without.map((f) => f.id).filter((id) => !fine.has(id))).toEqual([]);
   });
+  test('no swap’s words for the method bring in a food of their own', () => {
+    const strange = SWAPS.filter((s) => !s.to.some((t) => t.food === 'same')).flatMap((s) => {
+      const put = s.inMethod ?? (s.to.length > 0 ? `the ${s.to[0]?.text.split(', ')[0] ?? ''}` : 'nothing');
+      const r = read(
+        recipe(
+          `${s.to.map((t) => `100 g ${t.text}`).join('\n')}\n1 kg rice`,
+          `Stir in ${put}. ${s.adds ?? ''}`,
+        ),
+      );
+      return r.lines.filter((l) => l.origin === 'method').map((l) => `${s.id}: ${l.line.text}`);
+    });
+    expect(strange).toEqual([]);
+  });
   test('no swap for oil, nuts or salt brings oil in', () => {
     for (const swap of SWAPS)
       for (const to of swap.to) {
