@@ -1,5 +1,5 @@
 import type { FoodWords } from '@/core/recipe/line';
-import type { Measure } from '@/core/recipe/measures';
+import type { Measure } from '@/core/recipe/reader';
 import { millilitres, readUnit, VAGUE, type MeasureSettings, type Unit } from '@/core/measure/units';
 import { range, type Range } from '@/core/range/range';
 import { packageShare } from '@/core/prepare/rules';

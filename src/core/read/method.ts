@@ -1,14 +1,12 @@
 import rawMethod from '@content/compiled/method.json';
 import { foodById, FOODS, type Food } from '@/core/food/table';
 import { normalWord, tokens } from '@/core/food/tokens';
-import { unsaid, weigh } from '@/core/food/weigh';
-import { US_MEASURES } from '@/core/measure/units';
 import { remember } from '@/core/memo';
 import { range, type Range } from '@/core/range/range';
-import { readLineWords } from '@/core/recipe/line';
 import type { Stretch } from '@/core/recipe/source';
 import type { MethodFile } from './schema';
 import { clauseStart, isVerb, MORE, negated } from './clauses';
+import { readingOf } from './method-amounts';
 import { covered, coverOf, lineIsFor, openEnded, type Cover } from './cover';
 import type { ReadLine } from './types';
 
@@ -81,53 +79,6 @@ const wordsOf = remember((text: string): readonly Word[] => {
   }
   return out;
 }, 500);
-
-/** "a drizzle of", "2 tbsp": the amount in the words just before a mention. */
-function amountBefore(
-  text: string,
-  start: number,
-  end: number,
-  food: Food,
-): { grams: Range; why: string } | null {
-  const from = Math.max(clauseStart(text, start), start - 48);
-  const before = text.slice(from, start);
-  const m =
-    /(?:(?:about |around |another |an? extra |a further |the remaining |remaining |extra )?(?:\d[\d\s/.,½⅓⅔¼¾⅛–-]*|an? (?:good |generous |small |little |big |large |heaped |scant |few )?|one |two |three |half an? |a couple of )\s*(?:more |extra )?(?:[a-zA-Z.]+\s+)?(?:of )?(?:the |your |good |extra |more )*(?:[a-z-]+ )?)$/i.exec(
-      before,
-    );
-  if (!m) return null;
-  const phrase =
-    `${m[0].replace(/\b(?:another|extra|further|the remaining|remaining|more|the|your)\b/gi, ' ')} ${text.slice(start, end)}`
-      .replace(/\s+/g, ' ')
-      .trim();
-  const words = readLineWords(phrase).foods[0];
-  if (!words || !words.measures.some((x) => x.unit)) return null;
-  const weighed = weigh(words, food, US_MEASURES);
-  return weighed ? { grams: weighed.grams, why: `“${m[0].trim()}”: ${weighed.readings.join('; ')}` } : null;
-}
-
-function readingOf(
-  text: string,
-  start: number,
-  end: number,
-  food: Food,
-  servings: number,
-): { grams: Range; why: string } | null {
-  const amount = amountBefore(text, start, end, food);
-  if (amount) return amount;
-  if (food.kind === 'oil' || food.kind === 'solid-fat' || food.kind === 'animal-fat') {
-    const clause = text.slice(clauseStart(text, start), end);
-    const which = /\b(?:grease|greas|brush|wipe|line|coat|spray|rub)/i.test(clause)
-      ? 'oil-grease'
-      : /\b(?:drizzl|finish|trickle)/i.test(clause)
-        ? 'oil-drizzle'
-        : 'oil';
-    const rule = method.amounts[which];
-    return rule ? { grams: range(...rule.grams), why: `no amount: ${rule.why}` } : null;
-  }
-  const guess = unsaid(food, null, servings);
-  return guess ? { grams: guess.grams, why: guess.readings.join('; ') } : null;
-}
 
 /** What the scan of one step knows and adds to. */
 interface Scan {

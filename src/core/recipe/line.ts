@@ -1,16 +1,8 @@
 import { VAGUE } from '@/core/measure/units';
-import rawWords from '@content/compiled/words.json';
+import { AND, noteAlternatives, PREPARATION, splitAlternatives } from './alternatives';
 import { clean, markerLength } from './clean';
-import {
-  bracketEquivalent,
-  mul,
-  Reader,
-  readMeasure,
-  readMeasures,
-  trailingMeasure,
-  type Measures,
-  type Three,
-} from './measures';
+import { bracketEquivalent, readMeasure, readMeasures, trailingMeasure } from './measures';
+import { mul, Reader, type Measures, type Three } from './reader';
 
 /** One food of a line and what may stand for it. */
 export interface FoodWords extends Measures {
@@ -38,7 +30,6 @@ export interface LineWords {
 
 const ABOUT = VAGUE.modifiers.about as { factor: Three; why: string };
 
-const PREPARATION = new Set((rawWords as { preparation: string[] }).preparation);
 const PREP_WORDS = new RegExp(
   `\\b(?:${[...PREPARATION].sort((a, b) => b.length - a.length).join('|')})\\b`,
   'g',
@@ -54,6 +45,8 @@ const FROM_CONTAINER = /\b(?:from|out of) (?:an?|the) (can|tin|jar|packet|carton
 /** A weight behind a comma: "1 cauliflower, 800 g", "3 carrots, 100 g each". */
 const WEIGHS =
   /^\s*((?:about |roughly |approx\.? )?\d[\d.,]*\s*(?:g|kg|oz|lb)(?:\s+each|\s+apiece)?)(?:\s+(?:total|in all|altogether|peeled|prepared|trimmed)(?:\s+weight)?)?\s*(?:,|$)/;
+const OWN_LIQUID =
+  /\s+(?:and|with|plus|in|including)\s+(?:all )?(?:(?:its|their|the)\s+(?:own )?|(?<=in )(?:natural |own )?)(?:liquid|juices?|brine|water|liquor|syrup)\b/;
 const NOISE = /^\s*(?:of|the|x|-|,|\.|:|about)\s+/;
 
 const JUICE =
@@ -259,47 +252,4 @@ export function readLineWords(line: string): LineWords {
     purpose,
     cleaned,
   };
-}
-
-const OR = /\s+(?:and\/or|or(?: else)?(?: use)?(?: substitute)?|\/)\s+|\s*\/\s*(?=[a-z])/;
-const NOT_OTHER =
-  /^(?:more|less|so|to taste|as needed|as required|other|your|any|similar|equivalent|a combination|both|a mix|until|about|use|whatever|leave|omit|not\b)/;
-const AND =
-  /\s+(?:and|&|\+)\s+|\s*&\s*|\s+(?:mixed|whisked|blended|combined|stirred|dissolved) (?:with|in|into)\s+(?=\d|half|an? )|\s+in\s+(?=(?:\d[\d/.½¼¾⅓⅔ ]*|[½¼¾⅓⅔]|an? )\s*(?:tbsp|tsp|tablespoons?|teaspoons?|cups?|ml|splash of|little)\b)/;
-const OWN_LIQUID =
-  /\s+(?:and|with|plus|in|including)\s+(?:all )?(?:(?:its|their|the)\s+(?:own )?|(?<=in )(?:natural |own )?)(?:liquid|juices?|brine|water|liquor|syrup)\b/;
-
-/**
- * "tahini or sunflower butter" → one food and an alternative; "salt and pepper" → two foods. What may be
- * one food ("mac and cheese powder") is left to the finder, which tries the whole first.
- */
-function splitAlternatives(text: string): { first: string[]; together: string; alternatives: string[] } {
-  const pieces = text
-    .split(OR)
-    .map((p) => p.trim())
-    .filter(Boolean);
-  const [head = text, ...others] = pieces;
-  const alternatives = others.filter((o) => !NOT_OTHER.test(o));
-  return {
-    together: head,
-    first: head
-      .split(AND)
-      .map((p) => p.trim())
-      .filter((p, i) => p.length > 0 || i === 0),
-    alternatives,
-  };
-}
-
-/** "(or use 1 tsp dried)", "or sunflower seeds" after a comma. */
-function noteAlternatives(notes: string): string[] {
-  const found: string[] = [];
-  for (const piece of notes.split(/[,;]/)) {
-    const m =
-      /^\s*(?:or|can sub(?:stitute)?|or use|or sub(?:stitute)?|(?:i|we) (?:often |usually |always )?used?)\s+(?:use\s+)?(.+)$/i.exec(
-        piece,
-      );
-    if (m?.[1] && !NOT_OTHER.test(m[1]) && !PREPARATION.has(m[1].trim().split(' ').at(-1) ?? ''))
-      found.push(m[1].trim());
-  }
-  return found;
 }

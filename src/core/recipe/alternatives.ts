@@ -1,0 +1,50 @@
+import rawWords from '@content/compiled/words.json';
+
+/** Words for how a food is made ready. */
+export const PREPARATION = new Set((rawWords as { preparation: string[] }).preparation);
+
+const OR = /\s+(?:and\/or|or(?: else)?(?: use)?(?: substitute)?|\/)\s+|\s*\/\s*(?=[a-z])/;
+const NOT_OTHER =
+  /^(?:more|less|so|to taste|as needed|as required|other|your|any|similar|equivalent|a combination|both|a mix|until|about|use|whatever|leave|omit|not\b)/;
+/** What stands between the foods of one line. */
+export const AND =
+  /\s+(?:and|&|\+)\s+|\s*&\s*|\s+(?:mixed|whisked|blended|combined|stirred|dissolved) (?:with|in|into)\s+(?=\d|half|an? )|\s+in\s+(?=(?:\d[\d/.½¼¾⅓⅔ ]*|[½¼¾⅓⅔]|an? )\s*(?:tbsp|tsp|tablespoons?|teaspoons?|cups?|ml|splash of|little)\b)/;
+
+/**
+ * "tahini or sunflower butter" → one food and an alternative; "salt and pepper" → two foods. What may be
+ * one food ("mac and cheese powder") is left to the finder, which tries the whole first.
+ */
+export function splitAlternatives(text: string): {
+  first: string[];
+  together: string;
+  alternatives: string[];
+} {
+  const pieces = text
+    .split(OR)
+    .map((p) => p.trim())
+    .filter(Boolean);
+  const [head = text, ...others] = pieces;
+  const alternatives = others.filter((o) => !NOT_OTHER.test(o));
+  return {
+    together: head,
+    first: head
+      .split(AND)
+      .map((p) => p.trim())
+      .filter((p, i) => p.length > 0 || i === 0),
+    alternatives,
+  };
+}
+
+/** "(or use 1 tsp dried)", "or sunflower seeds" after a comma. */
+export function noteAlternatives(notes: string): string[] {
+  const found: string[] = [];
+  for (const piece of notes.split(/[,;]/)) {
+    const m =
+      /^\s*(?:or|can sub(?:stitute)?|or use|or sub(?:stitute)?|(?:i|we) (?:often |usually |always )?used?)\s+(?:use\s+)?(.+)$/i.exec(
+        piece,
+      );
+    if (m?.[1] && !NOT_OTHER.test(m[1]) && !PREPARATION.has(m[1].trim().split(' ').at(-1) ?? ''))
+      found.push(m[1].trim());
+  }
+  return found;
+}
