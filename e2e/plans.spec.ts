@@ -54,6 +54,9 @@ test('as written, moderate and light stand side by side; one is kept as a recipe
   for (const words of ['500 kcal buy', 'Cost', 'Maud', '> 3 cloves garlic']) expect(sheet).toContain(words);
   await dialog.getByRole('button', { name: /Keep the light one/ }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(/, light$/);
+  await page.getByRole('link', { name: 'Narrowboat aubergine and butter bean bake', exact: true }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/bake$/);
+  await expect(page.getByText('Its versions')).toBeVisible();
   await page.goto('/shelf');
   await expect(
     page.getByRole('link', { name: /Narrowboat aubergine and butter bean bake, light/ }),

@@ -58,8 +58,13 @@ export function applySwap(
     : sameNoun(swap, names)
       ? ''
       : (swap.inMethod ?? (swap.to.length > 0 ? wordFor(swap) : null));
-  const renamedAt =
-    word === null || word === '' ? [] : read.steps.map(({ text }) => renamed(text, names, word));
+  // what moistens a batter is not what the pan is oiled with
+  const inBatter = swap.roles.some((r) => r === 'bake' || r === 'dough') && !swap.roles.includes('crisp');
+  const reworded = (text: string, put: string) =>
+    inBatter
+      ? text.replace(SENTENCE, (s) => (IN_PAN.test(s) ? without(s, names) : renamed(s, names, put)))
+      : renamed(text, names, put);
+  const renamedAt = word === null || word === '' ? [] : read.steps.map(({ text }) => reworded(text, word));
   const lastNamed = renamedAt.findLastIndex((text, i) => text !== read.steps[i]?.text);
   const texts = read.steps.map(({ text }, i) =>
     word === null || late || (swap.late && i < lastNamed) ? without(text, names) : (renamedAt[i] ?? text),
@@ -89,6 +94,9 @@ export function applySwap(
     .reduce((t, e) => t.slice(0, e.start) + e.put + t.slice(e.end), source);
   return tidyGreasing({ text, lines, steps, texts: after }, swap, settings);
 }
+
+const SENTENCE = /[^.!?;]+[.!?;]?\s*/g;
+const IN_PAN = /\b(?:frying|non-?stick|fry|skillet|griddle)\b|\bpan\b(?! of)/i;
 
 /** True where what stands in goes by the same noun: "black beans" are still black beans. */
 const sameNoun = (swap: SwapRow, names: { readonly words: readonly string[] }): boolean => {

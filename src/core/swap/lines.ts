@@ -42,6 +42,7 @@ function gramsOf(to: SwapRow['to'][number], next: Food, old: Food, grams: number
 const FAT = /oil|fat/;
 const AS_FAT =
   /,?\s*(?:(?:very )?(?:softened|soft|melted|at room temperature|cold|chilled|diced|cubed|cooled)(?:,| and)?\s*)+(?=$|[,(])/gi;
+const MORE_OF_IT = /,?\s*\b(?:plus|and)\s+(?:a (?:little|bit) )?(?:more|extra)\b[^,;()]*/i;
 const AS_CHEESE =
   /,?\s*(?:(?:finely |coarsely )?(?:grated|crumbled|shredded|sliced|cubed|diced)(?:,| and)?\s*)+(?=$|[,(])/gi;
 
@@ -71,7 +72,9 @@ function inOwnWords(line: ReadLine, text: string, food: Food, settings: ReadSett
   const stays = food.kind === old;
   // butter is softened and cheese is grated, what stands in is not
   const cold = FAT.test(old) && !stays ? plainRest.replace(AS_FAT, '') : plainRest;
-  const shaped = old === 'plant-dairy' && !stays ? cold.replace(AS_CHEESE, '') : cold;
+  // more of it for the pan is more of the fat
+  const once = FAT.test(old) && !FAT.test(food.kind) ? cold.replace(MORE_OF_IT, '') : cold;
+  const shaped = old === 'plant-dairy' && !stays ? once.replace(AS_CHEESE, '') : once;
   const ownRest = food.kind === 'sugar' ? shaped : shaped.replace(/,?\s*(?:firmly |lightly )?packed\b/i, '');
   // "cauliflower, steamed and blended": how it is made ready is said where the line says nothing of its own
   const ready = text.slice(name.length).replace(said, '');
@@ -80,7 +83,7 @@ function inOwnWords(line: ReadLine, text: string, food: Food, settings: ReadSett
   const counted = line.words?.foods[0]?.measures[0];
   // "6 bread" is no amount of bread
   const plural = /s$/.test(plainName) || (counted?.quantity[1] ?? 0) <= 1;
-  if (counted && !counted.unit && !counted.each && !plural) return null;
+  if (counted && !counted.unit && !counted.each && (!plural || !food.portions.piece)) return null;
   const next = `${own.slice(0, at)}${plainName}${said}${kept}`;
   const read = readLine({ ...line.line, text: next }, settings, 4);
   return read.foods.length === 1 && read.foods[0]?.food?.id === food.id && read.corners ? next : null;

@@ -59,6 +59,10 @@ export function namesFor(line: ReadLine, read: Pick<ReadRecipe, 'lines' | 'steps
     line.foods[0]?.text
       .replace(/^(?:fresh|freshly|extra[- ]virgin|light|good|raw|ground|toasted|chopped|flaked)\s+/g, '')
       .trim() ?? '';
+  // "kala namak (black salt)": called by either
+  const also = [...line.line.text.matchAll(/\(([a-z][a-z -]{2,24})\)/gi)].map((m) =>
+    (m[1] ?? '').toLowerCase(),
+  );
   const others = read.lines.filter((l) => l !== line && l.origin === 'ingredients').flatMap((l) => l.foods);
   const method = read.steps.map((s) => s.text.toLowerCase()).join(' ');
   const sameKind = others.some((f) => f.food?.kind === food?.kind);
@@ -71,6 +75,8 @@ export function namesFor(line: ReadLine, read: Pick<ReadRecipe, 'lines' | 'steps
   if (own && !(shared && !own.includes(' '))) names.add(own);
   for (const n of [food?.name.toLowerCase() ?? '', ...(food?.names ?? [])])
     if (n && n.includes(' ') && (own === n || own.endsWith(` ${n}`))) names.add(n);
+  for (const name of also)
+    if (nounOf(name) === noun || /salt|oil|milk|sugar|flour|sauce/.test(name)) names.add(name);
   const last = own.split(' ').at(-1) ?? '';
   // "crème fraîche" of the oat crème fraîche
   const pair = own.split(' ').slice(-2).join(' ');

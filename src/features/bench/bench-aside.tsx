@@ -131,6 +131,7 @@ export function BenchAside(props: AsideProps) {
     );
   return (
     <DishPanel
+      doc={doc}
       audit={current.audit}
       protocol={current.protocol}
       table={table}

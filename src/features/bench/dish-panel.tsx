@@ -4,10 +4,12 @@ import { showRange } from '@/core/format/figures';
 import type { Protocol } from '@/core/protocol';
 import type { ReadRecipe } from '@/core/read/types';
 import { Glyph } from '@/ui/glyph';
+import type { StoredRecipe } from '@/data/db';
 import type { OneChange } from '@/core/swap/one-change';
 import { Button } from '@/ui/button';
 import { usePlateCost, type Kitchen } from '../larder/use-kitchen';
 import { Cautions } from './cautions';
+import { Kin } from './kin';
 import { mayEat } from './use-one-change';
 import { Room } from './room';
 import type { TableDiner } from './use-table';
@@ -16,6 +18,7 @@ import { Weighing, type Weighed } from './weighing';
 
 /** The dish as a whole, while no line is chosen. */
 export function DishPanel({
+  doc,
   audit,
   protocol,
   read,
@@ -29,6 +32,7 @@ export function DishPanel({
   onWeighed,
   onSelect,
 }: {
+  doc: StoredRecipe;
   audit: RecipeAudit;
   protocol: Protocol;
   table: readonly TableDiner[];
@@ -116,6 +120,7 @@ export function DishPanel({
           Moderate and light versions
         </Button>
       )}
+      <Kin doc={doc} />
       {table.length > 1 && <Who table={table} changes={changes} onSelect={onSelect} />}
       {audit.deciding.length > 0 && (
         <section className="mt-3">
