@@ -23,7 +23,7 @@ export function Dialog({
   return (
     <Radix.Root open={open} onOpenChange={onOpenChange}>
       <Radix.Portal>
-        <Radix.Overlay className="fixed inset-0 z-40 bg-rim-deep/60" />
+        <Radix.Overlay className="no-print fixed inset-0 z-40 bg-rim-deep/60" />
         <Radix.Content
           {...(says ? {} : { 'aria-describedby': undefined })}
           className={`sheet fixed left-1/2 top-1/2 z-50 max-h-[92dvh] w-[calc(100vw-20px)] -translate-x-1/2 -translate-y-1/2 overflow-y-auto p-5 ${wide === 'table' ? 'max-w-5xl' : wide ? 'max-w-3xl' : 'max-w-lg'}`}
@@ -34,7 +34,7 @@ export function Dialog({
               {says && <Radix.Description className="mt-1 text-mute">{says}</Radix.Description>}
             </div>
             <Radix.Close asChild>
-              <Button look="plain" keys="Esc">
+              <Button look="plain" keys="Esc" className="no-print">
                 Close
               </Button>
             </Radix.Close>

@@ -70,6 +70,12 @@ function useOthers(open: boolean, doc: StoredRecipe): readonly StoredRecipe[] {
   }, [all, doc]);
 }
 
+/** Prints with every fold open. */
+function printAll() {
+  document.querySelectorAll('[role="dialog"] details').forEach((d) => d.setAttribute('open', ''));
+  window.print();
+}
+
 /** A dish as written, moderate and light, beside any recipe that is kept, and the frontier between them. */
 export function CompareDialog({
   open,
@@ -184,7 +190,7 @@ export function CompareDialog({
             >
               Save the sheet
             </Button>
-            <Button look="plain" onClick={() => window.print()}>
+            <Button look="plain" onClick={printAll}>
               Print
             </Button>
           </div>
