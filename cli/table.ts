@@ -121,6 +121,12 @@ export function adaptationTable(adaptation: Adaptation, protocol: Protocol): str
           `  without the limit on ${w.limit.toLowerCase()}: ${w.changes === null ? 'no plan either' : `${w.changes} ${w.changes === 1 ? 'change' : 'changes'}`}`,
       ),
     );
+    rows.push(
+      ...infeasible.unlocked.map(
+        (u) =>
+          `  if “${u.line}” might change: ${u.changes === null ? 'no plan either' : `${u.changes} ${u.changes === 1 ? 'change' : 'changes'}`}`,
+      ),
+    );
     if (infeasible.closest && infeasible.closest.changes.length > 0) {
       rows.push(...planRows(infeasible.closest, '  the closest'));
       rows.push(...infeasible.closest.after.limits.filter((l) => l.verdict !== 'within').map(limitRow));

@@ -44,6 +44,9 @@ test('as written, moderate and light stand side by side; one is kept as a recipe
   await expect(
     dialog.getByRole('region', { name: 'Frontier' }).getByRole('button', { name: /as written/ }),
   ).toBeVisible();
+  const frontier = dialog.getByRole('region', { name: 'Frontier' });
+  await frontier.getByRole('button', { name: 'sodium', exact: true }).click();
+  await expect(frontier).toContainText('the sodium so low');
   await expectAccessible(page);
   const [download] = await Promise.all([
     page.waitForEvent('download'),

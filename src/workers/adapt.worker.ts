@@ -1,7 +1,7 @@
 import { expose } from 'comlink';
 import loadHighs from 'highs';
 import { adapt, type AdaptOptions } from '@/core/adapt/adapt';
-import { frontierOf, type FrontierPoint } from '@/core/adapt/frontier';
+import { frontierOf, type Against, type FrontierPoint } from '@/core/adapt/frontier';
 import type { Adaptation } from '@/core/adapt/schema';
 import { solverOf } from '@/core/adapt/solver';
 import { versionsOf, type Version } from '@/core/adapt/versions';
@@ -62,19 +62,22 @@ const doorway = {
     return { adaptation, flavour };
   },
 
-  /** A dish as written, moderate and light, and the frontier of departure against fat share. */
+  /** A dish as written, moderate and light, and the frontiers of departure against fat share and sodium. */
   async compare(
     recipe: LibraryRecipe,
     protocol: Protocol,
     context: LibraryContext,
     tastes: KitchenTastes,
-  ): Promise<{ versions: Version[]; frontier: FrontierPoint[] }> {
+  ): Promise<{ versions: Version[]; frontiers: Record<Against, FrontierPoint[]> }> {
     const { settings, read } = open(recipe, context);
     const options = { role: recipe.role ?? undefined, tastes };
     const solve = await solver();
     return {
       versions: versionsOf(read, protocol, settings, options, solve),
-      frontier: frontierOf(read, protocol, settings, options, solve),
+      frontiers: {
+        fat: frontierOf(read, protocol, settings, options, solve),
+        sodium: frontierOf(read, protocol, settings, options, solve, 'sodium'),
+      },
     };
   },
 };

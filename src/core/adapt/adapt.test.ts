@@ -166,6 +166,17 @@ describe('plans', () => {
     expect(infeasible?.limits.length).toBeGreaterThan(0);
     expect(infeasible?.closest).not.toBeNull();
     expect(infeasible?.without.map((w) => w.limit)).toEqual(infeasible?.limits);
+    expect(infeasible?.unlocked.map((u) => u.line)).toEqual(['200 g walnuts']);
+  });
+  test('what letting a kept line change would buy is as many changes as there are then', () => {
+    const text = recipe('2 tbsp olive oil\n1 kg potatoes\n1 tsp salt');
+    const diners = [{ protocol: of('heart-strict') }];
+    const kept = run(text, diners, { locked: ['2 tbsp olive oil'] });
+    const free = run(text, diners);
+    expect(kept.plans).toEqual([]);
+    expect(kept.infeasible?.unlocked).toEqual([
+      { line: '2 tbsp olive oil', changes: free.plans[0]?.changes.length },
+    ]);
   });
   test('a pickle is left alone', () => {
     const { plans, infeasible } = run(

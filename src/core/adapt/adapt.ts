@@ -5,6 +5,7 @@ import { readRecipe } from '@/core/read/read';
 import type { ReadRecipe, ReadSettings } from '@/core/read/types';
 import { lpOf, selectionOf, type Model } from './model';
 import { portionsOf, type Portioned } from './portions';
+import { leastOf } from './reduce';
 import type { Adaptation, Change, Plan } from './schema';
 import {
   auditFor,
@@ -66,6 +67,17 @@ function planOf(draft: Draft, base: Base, first: ReadRecipe, context: Context, o
   };
 }
 
+/** For each line that is kept: how many changes would do if it might change; null where none would. */
+function freed(base: Base, context: Context): { line: string; changes: number | null }[] {
+  const locked = context.options.locked ?? [];
+  return locked.map((line) => {
+    const options = { ...context.options, locked: locked.filter((l) => l !== line) };
+    const { model } = programme(base.read, { ...context, options }, true);
+    const selection = leastOf(model, [], context.solve);
+    return { line, changes: selection && selection.filter((k) => k > 0).length };
+  });
+}
+
 /** What collides, and the nearest that can be reached, where no plan holds everything. */
 function nearest(
   base: Base,
@@ -83,6 +95,7 @@ function nearest(
         closest: null,
         because: 'somebody at the table must not eat a line that nothing here can stand in for',
         without: [],
+        unlocked: freed(base, context),
       },
     };
   const changesOf = (m: Model): number | null => {
@@ -111,6 +124,7 @@ function nearest(
             limit,
             changes: changesOf({ ...model, rows: model.rows.filter((row) => row.name !== limit) }),
           })),
+      unlocked: serves ? [] : freed(base, context),
     },
   };
 }
@@ -189,6 +203,7 @@ export function adapt(
       closest: { ...untouched(), optimal: false },
       because: before.notAdapted,
       without: [],
+      unlocked: [],
     });
   const base = (of: ReadRecipe, portions: Portioned | null): Base => ({
     ...separate(of, settings),

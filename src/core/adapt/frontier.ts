@@ -7,7 +7,8 @@ import { readRecipe } from '@/core/read/read';
 import type { ReadRecipe, ReadSettings } from '@/core/read/types';
 import type { AdaptOptions, Solve } from './adapt';
 import { applyPlan } from './apply';
-import { lpOf, modelOf, selectionOf } from './model';
+import { modelOf } from './model';
+import { leastOf } from './reduce';
 import { additionsFor } from './additions';
 import { choicesOf, gramsOf } from './options';
 import { NO_TASTES } from '@/core/swap/tastes';
@@ -23,23 +24,56 @@ export interface FrontierPoint {
   readonly sodium: Range | null;
 }
 
-const STEP = 0.78;
-const LOWEST = 1.5;
+/** What a frontier is drawn against. */
+export type Against = 'fat' | 'sodium';
 
-const fatAtMost = (percent: number): Limit => ({
-  id: 'fat-share',
-  label: 'Fat share',
-  of: 'fatKcal',
-  per: 'energy',
-  bound: 'most',
-  unit: '% kcal',
-  limit: percent,
-  source: 'a step of the frontier',
-});
+interface Aim {
+  readonly limit: (most: number) => Limit;
+  readonly value: (point: FrontierPoint) => Range | null;
+  /** Each target is so much of the one before it. */
+  readonly step: number;
+  readonly lowest: number;
+  /** By how much a point must lie lower than the last. */
+  readonly least: number;
+}
+
+const step = { bound: 'most', source: 'a step of the frontier' } as const;
+const AIMS: Readonly<Record<Against, Aim>> = {
+  fat: {
+    limit: (most) => ({
+      ...step,
+      id: 'fat-share',
+      label: 'Fat share',
+      of: 'fatKcal',
+      per: 'energy',
+      unit: '% kcal',
+      limit: most,
+    }),
+    value: (p) => p.fatShare,
+    step: 0.78,
+    lowest: 1.5,
+    least: 0.05,
+  },
+  sodium: {
+    limit: (most) => ({
+      ...step,
+      id: 'sodium',
+      label: 'Sodium',
+      of: 'sodiumMg',
+      per: 'serving',
+      unit: 'mg a serving',
+      limit: most,
+    }),
+    value: (p) => p.sodium,
+    step: 0.7,
+    lowest: 15,
+    least: 2,
+  },
+};
 
 /**
- * The frontier of departure against fat share: for lower and lower shares, the least change that reaches them, each
- * audited afresh from its own text. The first point is the dish as it is.
+ * The frontier of departure against fat share, or sodium on a plate: for lower and lower values, the least change that
+ * reaches them, each audited afresh from its own text. The first point is the dish as it is.
  */
 export function frontierOf(
   read: ReadRecipe,
@@ -47,7 +81,9 @@ export function frontierOf(
   settings: ReadSettings,
   options: AdaptOptions,
   solve: Solve,
+  against: Against = 'fat',
 ): FrontierPoint[] {
+  const aim = AIMS[against];
   const role = options.role ?? roleFromTitle(read.recipe.title);
   const dish = dishOf(read);
   const point = (text: string, changes: readonly Change[]): FrontierPoint | null => {
@@ -58,23 +94,26 @@ export function frontierOf(
     return { departure, changes, text, fatShare, sodium: audit.perServing.sodiumMg };
   };
   const first = point(read.recipe.source, []);
-  if (!first || !isComplete(dish)) return [];
+  const start = first && aim.value(first);
+  if (!first || !start || !isComplete(dish)) return [];
   const out = [first];
   const locked = new Set(read.lines.flatMap((l, i) => (options.locked?.includes(l.line.text) ? [i] : [])));
   const lines = [
     ...choicesOf(read, settings, { locked, tastes: options.tastes ?? NO_TASTES }),
     ...additionsFor(read, role, settings),
   ];
-  for (let target = first.fatShare.high * STEP; target > LOWEST; target *= STEP) {
-    const aim: Protocol = { ...protocol, limits: [fatAtMost(target)] };
-    const model = modelOf(lines, [{ protocol: aim, allergens: [], dish, role }], gramsOf(read));
-    const found = solve(lpOf(model));
-    if (!found) break;
-    const { text, changes } = applyPlan(read, lines, selectionOf(model, found), settings);
+  for (let target = start.high * aim.step; target > aim.lowest; target *= aim.step) {
+    const aimed: Protocol = { ...protocol, limits: [aim.limit(target)] };
+    const model = modelOf(lines, [{ protocol: aimed, allergens: [], dish, role }], gramsOf(read));
+    const selection = leastOf(model, [], solve);
+    if (!selection) break;
+    const { text, changes } = applyPlan(read, lines, selection, settings);
     const next = point(text, changes);
     // what the words turn into may lie higher than was planned: only steps down are on the frontier
     const last = out.at(-1) as FrontierPoint;
-    if (next && next.fatShare.high < last.fatShare.high - 0.05 && next.text !== last.text) out.push(next);
+    const [value, before] = [next && aim.value(next), aim.value(last)];
+    if (next && value && before && value.high < before.high - aim.least && next.text !== last.text)
+      out.push(next);
   }
   return out;
 }

@@ -59,6 +59,8 @@ export const AdaptationSchema = z.object({
       because: z.string(),
       /** What giving one colliding limit up would buy: the changes that the rest would then need. */
       without: z.array(z.object({ limit: z.string(), changes: z.number().int().nullable() })),
+      /** What letting one kept line change would buy: the changes that would then do. */
+      unlocked: z.array(z.object({ line: z.string(), changes: z.number().int().nullable() })).default([]),
     })
     .nullable(),
 });

@@ -51,6 +51,27 @@ describe('as written, moderate, light', () => {
   });
 });
 
+describe('the frontier of departure against sodium', () => {
+  test('each step costs more and lies lower', async () => {
+    const points = frontierOf(
+      readRecipe(parseRecipe(TEXT), settings),
+      protocolById('heart-strict') as Protocol,
+      settings,
+      {},
+      solverOf(await loadHighs()),
+      'sodium',
+    );
+    expect(points.length).toBeGreaterThan(2);
+    points.slice(1).forEach((p, i) => {
+      const last = points[i] as (typeof points)[number];
+      expect(p.sodium?.high).toBeLessThan(last.sodium?.high ?? 0);
+      expect(p.departure).toBeGreaterThanOrEqual(last.departure - 1e-9);
+    });
+    // the salt goes first: nothing else holds as much
+    expect(points[1]?.changes.every((c) => /salt/i.test(c.from))).toBe(true);
+  });
+});
+
 describe('the frontier of departure against fat share', () => {
   test('each step costs more and lies lower, and each point is its own text audited', async () => {
     const protocol = protocolById('heart-strict') as Protocol;

@@ -1,4 +1,5 @@
 import type { Larder } from '@/core/food/larder';
+import { tokens } from '@/core/food/tokens';
 import { readLineWords, type FoodWords, type LineWords } from '@/core/recipe/line';
 import { negated } from './clauses';
 import { find, fromCan, NOTHING, type Found } from './food-of';
@@ -25,6 +26,27 @@ const ENDS =
 const ELSEWHERE =
   /^(?:the|that|this|these|those|its|their|any|remaining|reserved|rest|same|half the|some of the|more|extra)\b/i;
 
+/** "sliced and 2 tbsp oil": what comes behind a preparation. */
+const AND = /\s(?:and|&)\s+([^,;()]+)/gi;
+const COUNTED =
+  /^(?:about |some )?(?:\d|[½⅓⅔¼¾⅛]|half an?\b|an? (?:tbsp|tsp|cup|tablespoon|teaspoon)\b)[^a-z]*(?:tbsp|tbsps|tablespoons?|tsp|tsps|teaspoons?|cups?|ml|dl|g|kg|oz|fl oz|lb|lbs|pints?|litres?|l)\b/i;
+/** A segment behind a comma that is a food and nothing else. */
+const ALONE =
+  /,\s*((?:an? (?:little|drizzle of|splash of|bit of|pinch of|knob of) |some )?[a-z][a-z -]{2,28}?)\s*(?=,|;|$)/gi;
+/** Kinds that a cook adds in passing. */
+const SEASONS = new Set([
+  'oil',
+  'solid-fat',
+  'animal-fat',
+  'salt',
+  'salty',
+  'sugar',
+  'syrup',
+  'animal-sugar',
+  'condiment',
+  'stock',
+]);
+
 /** A further amount behind a comma: "2 tbsp mayo, 3 tbsp of that sauce"; what it counts must be understood too. */
 const AMOUNT =
   /[,;]\s*(?:and\s+)?((?:\d+[\d./½⅓⅔¼¾⅛ -]*|[½⅓⅔¼¾⅛]|half an?|an?)\s*(?:tbsp|tbsps|tablespoons?|tsp|tsps|teaspoons?|cups?|ml|dl|g|kg|oz|fl oz|lb|lbs|pints?|litres?|l|cans?|tins?|cloves?|heaped \w+|level \w+)\b\.?\s+(?:of\s+)?[a-z][^,;()]*)/gi;
@@ -45,7 +67,8 @@ export interface TailFood {
 function amountIn(phrase: string, larder: Larder): TailFood[] {
   const line = readLineWords(phrase.replace(ENDS, '').trim());
   const [words] = line.foods;
-  if (!words?.food || words.measures.length === 0 || OF_ITSELF.test(words.food)) return [];
+  if (!words?.food || words.measures.length === 0) return [];
+  if (OF_ITSELF.test(words.food) || ELSEWHERE.test(words.food)) return [];
   return [{ words, line, found: find(words, larder) }];
 }
 
@@ -105,14 +128,35 @@ export function tailFoods(text: string, own: readonly FoodWords[], larder: Larde
   const from = at < 0 ? 0 : at + first.length;
   const tail = lower.slice(from);
   const out: TailFood[] = [];
+  // of two ways to find the same words the first counts
+  const known = (food: TailFood) =>
+    own.some((o) => o.food === food.words.food) ||
+    out.some(
+      (o) =>
+        o.words.food === food.words.food ||
+        (food.words.measures.length === 0 && food.found.food !== null && o.found.food === food.found.food),
+    );
+  const put = (foods: readonly TailFood[]) => {
+    for (const food of foods) if (!known(food)) out.push(food);
+  };
   const add = (phrase: string, index: number) => {
     if (negated(lower, from + index, from + index + phrase.length)) return;
-    for (const food of foodsIn(phrase, larder))
-      if (!own.some((o) => o.food === food.words.food) && !out.some((o) => o.words.food === food.words.food))
-        out.push(food);
+    // what is measured is understood or said not to be
+    put(COUNTED.test(phrase) ? amountIn(phrase, larder) : foodsIn(phrase, larder));
   };
-  for (const pattern of [WITH, PLUS])
+  for (const pattern of [WITH, PLUS, AND])
     for (const m of tail.matchAll(pattern)) add(m[1] ?? '', m.index + m[0].length - (m[1] ?? '').length);
+  for (const m of tail.matchAll(ALONE)) {
+    const phrase = m[1] ?? '';
+    // "oil, olive" is one name turned round
+    if (larder.finder.ofName(tokens(`${phrase} ${first}`))) continue;
+    if (negated(lower, from + m.index, from + m.index + m[0].length)) continue;
+    put(
+      foodsIn(phrase, larder).filter(
+        (t) => SEASONS.has(t.found.food?.kind ?? '') && t.found.confidence >= 0.95,
+      ),
+    );
+  }
   for (const m of lower.slice(Math.max(0, from - 1)).matchAll(AMOUNT))
     for (const food of amountIn(m[1] ?? '', larder))
       if (!out.some((o) => o.words.food === food.words.food)) out.push(food);

@@ -64,6 +64,14 @@ function Plans({
                 {w.changes === 1 ? 'one change' : `${w.changes ?? 0} changes`} would do.
               </span>
             ))}
+          {infeasible.unlocked
+            .filter((u) => u.changes !== null)
+            .map((u) => (
+              <span key={u.line} className="block">
+                If “{u.line}” might change, {u.changes === 1 ? 'one change' : `${u.changes ?? 0} changes`}{' '}
+                would do.
+              </span>
+            ))}
         </p>
       )}
       {plans.length > 1 && (

@@ -2,8 +2,9 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useMemo, useState } from 'react';
 import type { Change } from '@/core/adapt/schema';
-import type { FrontierPoint } from '@/core/adapt/frontier';
+import type { Against, FrontierPoint } from '@/core/adapt/frontier';
 import type { Version } from '@/core/adapt/versions';
+import { limitFor } from '@/core/audit/limits';
 import { titleOf } from '@/core/recipe/title';
 import type { ReadSettings } from '@/core/read/types';
 import { database, type StoredDiner, type StoredRecipe } from '@/data/db';
@@ -34,7 +35,7 @@ interface Found {
   readonly of: StoredRecipe;
   readonly protocol: string;
   readonly versions: readonly Version[];
-  readonly frontier: readonly FrontierPoint[];
+  readonly frontiers: Readonly<Record<Against, readonly FrontierPoint[]>>;
 }
 
 /** The moderate and the light version and the frontier, made in the worker while the dialog is open. */
@@ -124,6 +125,8 @@ export function CompareDialog({
   const fat =
     protocol.limits.find((l) => l.of === 'fatKcal' && l.per === 'energy' && l.bound === 'most')?.limit ??
     null;
+  const salt = protocol.limits.find((l) => l.of === 'sodiumMg' && l.bound === 'most' && l.limit > 0);
+  const sodium = salt ? limitFor(salt, made[0]?.audit.role ?? 'main') : null;
   return (
     <Dialog
       open={open}
@@ -194,9 +197,11 @@ export function CompareDialog({
               Print
             </Button>
           </div>
-          {found.frontier.length > 1 && (
-            <Frontier points={found.frontier} limit={fat} onTake={(p) => onTake(p.text, p.changes)} />
-          )}
+          <Frontier
+            frontiers={found.frontiers}
+            limits={{ fat, sodium }}
+            onTake={(p) => onTake(p.text, p.changes)}
+          />
           <section aria-label="Their words" className="mt-5">
             <h3 className="font-semibold">Their words, against this recipe’s own</h3>
             {columns.slice(1).map((c) => (
