@@ -8,7 +8,10 @@ import { find, fromCan, NOTHING, type Found } from './food-of';
 const DONE =
   '(?:pan-?|stir-?|dry-?|shallow-?|deep-?)?(?:fried|sauté?ed|sauteed|roasted|toasted|tossed|softened|wilted|braised|marinated|browned|coated|dressed|rolled|dipped|cooked|massaged|brushed|rubbed|glazed|stuffed|filled|spread|topped|mixed|whisked|blended|mashed|crushed|thinned|loosened|let down|sweetened|seasoned|sprinkled|drizzled|sprayed|moistened|caramelised|caramelized|charred|griddled|grilled|baked|crisped|simmered|poached|soaked|served|finished|creamed|bound)';
 
-const WITH = new RegExp(`\\b${DONE}(?:\\s+\\w+ly)?\\s+(?:in|with)\\s+([^,;()]+)`, 'gi');
+const WITH = new RegExp(
+  `\\b${DONE}(?:\\s+\\w+ly)?(?:\\s+(?:to|into) an? [a-z]+)?\\s+(?:in|with)\\s+([^,;()]+)`,
+  'gi',
+);
 const PLUS = /(?:^|[,(+;]\s*|\s)(?:plus|,\s*and|and also)\s+([^,;()]+)/gi;
 const SALTED_WATER =
   /(?:\b(?:boiled|cooked|blanched|simmered) )?\bin (?:well |lightly |plenty of |a pot of |boiling )*salted (?:boiling )?water/i;
