@@ -14,6 +14,21 @@ import { leaveOut, LESS, sideOfMethod, LESS_OF, MORE, MORE_OF } from './amounts'
 import { allergensOf, bestGrams, isBatter, type Choice, type LineChoices } from './choice';
 import { oneOfThem, plainerChoices } from './plainer';
 
+/** Roles without which a dish does not hold together. */
+const STRUCTURE = new Set([
+  'crumb',
+  'bake',
+  'dough',
+  'sugar-bake',
+  'flour',
+  'patty',
+  'pesto',
+  'pudding-body',
+  'dessert-cream',
+  'curry-body',
+  'roux',
+]);
+
 /** How much nearness a swap keeps that is made for another role. */
 const OTHER_ROLE = 0.7;
 
@@ -137,10 +152,13 @@ export function choicesOf(
     };
     const food = line.foods[0]?.food;
     if (locked.has(index) || !food) return { index, role, choices: [keep] };
+    const forRole = swapsFor(line, role);
+    // a cake is not held together by what would do in any dish
+    const own = STRUCTURE.has(role.id) ? forRole.filter((s) => s.roles.includes(role.id)) : [];
     const swaps = new Set([
-      ...swapsFor(line, role),
+      ...(own.length > 0 ? own : forRole),
       // a swap for any role still fits where nothing nearer does
-      ...(line.origin === 'ingredients'
+      ...(line.origin === 'ingredients' && own.length === 0
         ? SWAPS.filter(
             (s) =>
               s.roles.includes('any') &&
@@ -170,7 +188,8 @@ export function choicesOf(
         identity,
       });
     }
-    const leave = leaveOut(line) ?? sideOfMethod(read, line);
+    const leave =
+      STRUCTURE.has(role.id) && !line.optional ? null : (leaveOut(line) ?? sideOfMethod(read, line));
     if (leave && !takesTheName(read, line, leave)) {
       const choice = choiceOf(read, index, leave, 1, settings, ahead);
       if (choice) choices.push(choice);
