@@ -1,3 +1,5 @@
+import { fromCooklang, isCooklang } from './cooklang';
+
 /** Largest text that is read, in bytes of UTF-8 (1 MiB). */
 export const MOST_BYTES = 1024 * 1024;
 
@@ -12,7 +14,7 @@ export type RecipeTexts =
 const byteLength = (text: string): number => new TextEncoder().encode(text).length;
 
 /**
- * The recipes in a text, as plain text: what is HTML or schema.org JSON-LD is turned into lines first;
+ * The recipes in a text, as plain text: what is HTML, schema.org JSON-LD or Cooklang is turned into lines first;
  * scripts and styles are dropped, nothing in them is run. Empty, enormous and binary input is refused.
  */
 export function recipeText(input: string): RecipeTexts {
@@ -49,7 +51,7 @@ export function recipeText(input: string): RecipeTexts {
     if (!plain.trim()) return { ok: false, code: 'no-recipe', message: 'This page holds no words to read.' };
     return { ok: true, recipes: [plain] };
   }
-  return { ok: true, recipes: [text] };
+  return { ok: true, recipes: [isCooklang(text) ? fromCooklang(text) : text] };
 }
 
 /** NUL bytes, or more control and replacement characters than text has. */

@@ -1,0 +1,131 @@
+/**
+ * Recipes written in Cooklang, an open format for recipes as plain text: ingredients stand in the steps as
+ * `@olive oil{2%tbsp}(warm)`, cookware as `#pan{}`, timers as `~{8%minutes}`, facts as `>> servings: 4` or YAML between
+ * rules. What is read is the published syntax, with sections, notes, comments and the modifiers of later versions.
+ */
+
+const NAME = `[^@#~{}()\\n.,;:!?]`;
+const INGREDIENT = new RegExp(
+  `@([?&+\\-@]*)(?:\\([^)]*\\))?(?:((?:\\./|\\.\\./)?${NAME}*?(?:\\|${NAME}*?)?)\\{([^}]*)\\}|([^\\s@#~{}().,;:!?]+))(?:\\(([^)]*)\\))?`,
+  'g',
+);
+const WARE = new RegExp(
+  `#(?:[?&+\\-@]*)(?:(${NAME}*?)\\{[^}]*\\}|([^\\s@#~{}().,;:!?]+))(?:\\([^)]*\\))?`,
+  'g',
+);
+const TIMER = new RegExp(`~(?:(${NAME}*?)\\{([^}]*)\\}|([^\\s@#~{}().,;:!?]+))`, 'g');
+
+/** True where a text is written in it: an ingredient in braces, or marked words under its facts. */
+export const isCooklang = (text: string): boolean =>
+  /(?:^|[\s("'])@[?&+\-@]*(?:\([^)]*\))?[^\s@{}][^@{}\n]*\{[^}\n]*\}/.test(text) ||
+  (/^>>\s*[\w .-]+:/m.test(text) && /(?:^|\s)@\w/.test(text));
+
+interface Ingredient {
+  readonly line: string;
+  readonly section: string | null;
+}
+
+/** "2%tbsp" → "2 tbsp"; a fixed amount is marked with "=". */
+const amountOf = (inside: string): string => {
+  const [quantity = '', unit = ''] = inside.replace(/^=/, '').split('%');
+  return `${quantity.trim()} ${unit.trim()}`.trim();
+};
+
+/** Facts of YAML between rules and of ">>" lines; the text without them. */
+function factsOf(text: string): { facts: ReadonlyMap<string, string>; rest: string } {
+  const facts = new Map<string, string>();
+  const take = (row: string) => {
+    const m = /^\s*([\w .-]+?)\s*:\s*(.*?)\s*$/.exec(row);
+    if (m?.[1] && m[2]) facts.set(m[1].toLowerCase(), m[2].replace(/^["']|["']$/g, ''));
+  };
+  const front = /^\s*---\n([\s\S]*?)\n---\s*(?:\n|$)/.exec(text);
+  front?.[1]?.split('\n').forEach(take);
+  const rest = (front ? text.slice(front[0].length) : text).replace(/^>>(.*)$/gm, (_, row: string) => {
+    take(row);
+    return '';
+  });
+  return { facts, rest };
+}
+
+const withoutComments = (text: string): string =>
+  text.replace(/\[-[\s\S]*?-\]/g, '').replace(/(^|\s)--(?!-).*$/gm, '$1');
+
+/**
+ * A Cooklang recipe as a cook would write it out: title, servings, the list of ingredients by section, and the method
+ * in plain words.
+ */
+export function fromCooklang(source: string): string {
+  const { facts, rest } = factsOf(withoutComments(source.replace(/^﻿/, '')));
+  const ingredients: Ingredient[] = [];
+  const steps: string[] = [];
+  const notes: string[] = [];
+  let section: string | null = null;
+
+  const step = (text: string) => {
+    const plain = text
+      .replace(
+        INGREDIENT,
+        (_, modifiers: string, braced: string | undefined, inside = '', bare = '', prep = '') => {
+          const [path = '', alias] = (braced ?? bare).split('|');
+          const name = (path.split('/').at(-1) ?? '').trim();
+          // what is named again, or must not show, is no ingredient more
+          if (!/[&-]/.test(modifiers)) {
+            const amount = amountOf(inside);
+            const optional = modifiers.includes('?') ? ' (optional)' : '';
+            const line = `${amount} ${name}${prep ? `, ${prep}` : ''}${optional}`.trim();
+            // "salt" here and "salt" there without amounts is one line
+            if (amount || !ingredients.some((i) => i.line === line)) ingredients.push({ line, section });
+          }
+          return (alias ?? name).trim();
+        },
+      )
+      .replace(WARE, (_, braced: string | undefined, bare = '') => (braced ?? bare).trim())
+      .replace(TIMER, (_, name: string | undefined, inside: string | undefined, bare = '') =>
+        inside === undefined ? bare : amountOf(inside) || (name ?? '').trim(),
+      )
+      .replace(/\s+/g, ' ')
+      .trim();
+    if (plain) steps.push(plain);
+  };
+
+  for (const block of rest.split(/\n\s*\n/)) {
+    let open: string[] = [];
+    const close = () => {
+      if (open.length > 0) step(open.join(' '));
+      open = [];
+    };
+    for (const row of block.split('\n')) {
+      const heading = /^\s*=+\s*(.*?)\s*=*\s*$/.exec(row);
+      if (heading) {
+        close();
+        section = heading[1] || null;
+      } else if (/^\s*>\s?/.test(row)) {
+        close();
+        notes.push(row.replace(/^\s*>\s?/, '').trim());
+      } else if (row.trim()) open.push(row.trim());
+    }
+    close();
+  }
+
+  const title = facts.get('title') ?? facts.get('name') ?? 'Recipe';
+  const serves = facts.get('servings') ?? facts.get('serves') ?? facts.get('yield');
+  const list: string[] = [];
+  let last: string | null = null;
+  for (const i of ingredients) {
+    if (i.section !== last && i.section) list.push('', `## ${i.section}`);
+    last = i.section;
+    list.push(`- ${i.line}`);
+  }
+  return [
+    `# ${title}`,
+    '',
+    ...(serves ? [/^\d/.test(serves) ? `Serves ${serves}` : serves, ''] : []),
+    '## Ingredients',
+    ...list,
+    '',
+    '## Method',
+    ...steps.map((s, i) => `${i + 1}. ${s}`),
+    ...(notes.length > 0 ? ['', '## Notes', ...notes.map((n) => `- ${n}`)] : []),
+    '',
+  ].join('\n');
+}
