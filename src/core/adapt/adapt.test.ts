@@ -186,6 +186,31 @@ describe('plans', () => {
     expect(plans).toEqual([]);
     expect(infeasible?.because).toContain('pickle');
   });
+  test('a batter keeps its wet to its flour, a quarter less to a third more', () => {
+    const muffins = recipe(
+      '250 g plain flour\n100 g caster sugar\n2 tsp baking powder\n240 ml soya milk\n80 ml sunflower oil\n150 g blueberries',
+      'Whisk the milk and oil. Mix the dry. Combine and bake.',
+      'Muffins',
+      12,
+    );
+    // water and fat of all but the flour, against the flour, from the text alone
+    const ratio = (text: string) => {
+      const lines = readRecipe(parseRecipe(text), settings).lines.filter((l) => l.origin === 'ingredients');
+      const sum = (of: (food: NonNullable<(typeof lines)[number]['foods'][number]['food']>) => number) =>
+        lines.reduce(
+          (s, l) => s + l.foods.reduce((t, f) => t + (f.food && f.grams ? of(f.food) * f.grams.best : 0), 0),
+          0,
+        );
+      const wet = sum((f) => ((f.waterG ?? 0) + (f.kindClass === 'oil' ? 100 : 0)) / 100);
+      return wet / sum((f) => (f.classes.includes('flour') ? 1 : 0));
+    };
+    for (const id of ['heart-strict', 'nothing-added', 'everyday'])
+      for (const plan of run(muffins, [{ protocol: of(id) }], { alternatives: 2 }).plans) {
+        const change = ratio(plan.text) / ratio(muffins);
+        expect(change).toBeGreaterThan(0.7);
+        expect(change).toBeLessThan(1.4);
+      }
+  });
   test('a line that is not understood promises nothing', () => {
     const { plans, infeasible } = run(recipe('2 tbsp olive oil\n2 cups gronk'), [
       { protocol: of('everyday') },

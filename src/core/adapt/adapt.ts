@@ -144,13 +144,15 @@ function plansFrom(bases: readonly Base[], first: ReadRecipe, wanted: number, co
   const plans: { plan: Plan; least: boolean }[] = [];
   for (const base of bases) {
     // first with what each swap brings to light counted at once, then leaving that to later rounds
-    for (const ahead of [true, false]) {
+    for (const ahead of base.portions ? [true] : [true, false]) {
       if (base.portions === null && servesAll(base.read, context) && !context.options.forced?.length) break;
       const found = search(
         base.read,
         programme(base.read, context, ahead),
         base.portions ? 1 : wanted,
         context,
+        // other numbers of plates are only another chance
+        base.portions ? 1 : undefined,
       );
       plans.push(
         ...found.map(({ draft, least }) => ({ plan: planOf(draft, base, first, context, false), least })),

@@ -1,7 +1,8 @@
 import type { CompleteDish } from '@/core/audit/dish';
 import { linearOf } from '@/core/audit/linear';
 import type { Protocol, RoleId } from '@/core/protocol';
-import type { LineChoices } from './choice';
+import { AT, type Field } from '@/core/food/nutrients';
+import type { Choice, LineChoices } from './choice';
 
 /** Somebody whose limits must hold. */
 export interface AdaptDiner {
@@ -47,17 +48,56 @@ const SAFETY = 1e-7;
 const MISS = 30;
 const MISS_HARD = 1000;
 
+/** How far the wet of a dough or batter may move against its flour, times what it was. */
+const DRIEST = 0.75;
+const WETTEST = 1.35;
+
+/** Grams of water and fat, and of flour, that a choice brings: the middle of what its words allow. */
+function wetAndFlour(choice: Choice): readonly [wet: number, flour: number] {
+  const sum = (field: Field) =>
+    choice.corners.reduce(
+      (s, corners) =>
+        s + corners.reduce((t, c) => t + (c[AT[field]] as number), 0) / Math.max(1, corners.length),
+      0,
+    );
+  const [water, oil, flour] = [sum('waterG'), sum('oilG'), sum('flourG')];
+  return [Number.isFinite(water) ? water + oil : oil, flour];
+}
+
+/**
+ * Rows that hold a dough or batter together: water and fat against flour, a quarter less to a third more than it was
+ * (common practice: beyond that a batter sets as something else, and a dough cannot be worked).
+ */
+export function binding(lines: readonly LineChoices[]): Row[] {
+  const each = lines.map((l) => l.choices.map(wetAndFlour));
+  const [wet, flour] = each.reduce(
+    ([w, f], own) => [w + (own[0]?.[0] ?? 0), f + (own[0]?.[1] ?? 0)] as const,
+    [0, 0] as readonly [number, number],
+  );
+  if (wet <= 0 || flour <= 0) return [];
+  const row = (sign: 1 | -1, ratio: number): Row => ({
+    name: 'wet to dry',
+    coefficients: each.map((own) => own.map(([w, f]) => sign * (w - ((ratio * wet) / flour) * f))),
+    most: 0,
+    scale: wet,
+    hard: true,
+  });
+  return [row(1, WETTEST), row(-1, DRIEST)];
+}
+
 /**
  * The programme of a dish: each diner's every limit at its worst end is one linear row, and the dish keeps its size
  * within a tolerance. Exact, since each line's worst corner is its own.
  *
  * @param forced lines that must not stay as they are
+ * @param more   rows beside the limits and the size
  */
 export function modelOf(
   lines: readonly LineChoices[],
   diners: readonly AdaptDiner[],
   grams: number,
   forced: ReadonlySet<number> = new Set(),
+  more: readonly Row[] = [],
 ): Model {
   const barred = new Set<string>();
   // what must change is not kept, unless nothing can stand in
@@ -65,7 +105,7 @@ export function modelOf(
     if (forced.has(l.index) && l.choices.length > 1) barred.add(`${i} 0`);
   });
   const allergens = new Set(diners.flatMap((d) => d.allergens));
-  const rows: Row[] = [];
+  const rows: Row[] = [...more];
   for (const { protocol, role, dish } of diners)
     for (const limit of protocol.limits) {
       const { worst, constant } = linearOf(limit, role, dish);

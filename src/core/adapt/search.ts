@@ -8,6 +8,7 @@ import type { ReadLine, ReadRecipe, ReadSettings } from '@/core/read/types';
 import { NO_TASTES, type KitchenTastes } from '@/core/swap/tastes';
 import { applyPlan } from './apply';
 import {
+  binding,
   costOf,
   holds,
   lpOf,
@@ -21,7 +22,7 @@ import {
 } from './model';
 import { leastOf } from './reduce';
 import { additionsFor } from './additions';
-import type { LineChoices } from './choice';
+import { isBatter, type LineChoices } from './choice';
 import { choicesOf, gramsOf } from './options';
 import type { Change } from './schema';
 
@@ -119,7 +120,9 @@ export function programme(
     return [{ protocol: d.protocol, allergens: d.allergens ?? [], dish: complete, role }];
   });
   const forced = new Set(read.lines.flatMap((l, i) => (options.forced?.includes(l.line.text) ? [i] : [])));
-  return { model: modelOf(lines, people, gramsOf(read), forced), lines };
+  // what is beside the dish is no part of its dough
+  const bound = isBatter(first ?? read) ? binding(lines.filter((l) => l.index < read.lines.length)) : [];
+  return { model: modelOf(lines, people, gramsOf(read), forced, bound), lines };
 }
 
 /** Where a line of a later text belongs in the first one: its own words, else its kind of food. */
@@ -218,14 +221,24 @@ function learnt(model: Model, selection: Selection, draft: Draft, context: Conte
   return { ...model, rows };
 }
 
-/** Plans that hold in words, the least first, until enough differ or nothing more is found. */
-export function search(read: ReadRecipe, of: Programme, wanted: number, context: Context): Found[] {
+/**
+ * Plans that hold in words, the least first, until enough differ or nothing more is found.
+ *
+ * @param most selections that may fail in words before it is given up
+ */
+export function search(
+  read: ReadRecipe,
+  of: Programme,
+  wanted: number,
+  context: Context,
+  most = MOST_TRIES,
+): Found[] {
   let { model } = of;
   const found: Found[] = [];
   const keys = new Set<string>();
   const cuts: Cut[] = [];
   let floor = 0;
-  for (let tries = 0; tries < MOST_TRIES + wanted && found.length < wanted; tries += 1) {
+  for (let tries = 0; tries < most + wanted && found.length < wanted; tries += 1) {
     // the first plan is proven the least; what is beside it need only be near
     const selection = leastOf(model, cuts, context.solve, { gap: found.length > 0 ? NEAR : 0, floor });
     if (!selection) {
