@@ -252,8 +252,8 @@ export function search(
       cuts.push({ selection, differ: 1 });
       continue;
     }
-    // cuts only take selections away: what comes later departs no less
-    if (found.length === 0) floor = costOf(model, selection) - 1e-6;
+    // cuts and tighter rows only take selections away: what comes later departs no less than what the whole gave
+    if (found.length === 0 && model === of.model) floor = costOf(model, selection) - 1e-6;
     const draft = carryOut(read, of, selection, context);
     const serves = servesAll(draft.read, context);
     // what does not hold in words is tried no more; another way is to differ in a third of its changes
