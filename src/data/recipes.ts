@@ -18,6 +18,9 @@ export function newRecipe(text: string, now: number, extra: Partial<StoredRecipe
   };
 }
 
+/** The recipe that all its versions go back to. */
+export const rootOf = ({ id, versionOf }: Pick<StoredRecipe, 'id' | 'versionOf'>): string => versionOf ?? id;
+
 /** Recipes on the shelf, the last touched first. */
 export const listRecipes = async (db: DulvetDatabase): Promise<StoredRecipe[]> =>
   (await db.recipes.orderBy('updatedAt').reverse().toArray()).filter((r) => r.deletedAt === null);

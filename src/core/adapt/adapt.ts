@@ -3,7 +3,7 @@ import { roleFromTitle } from '@/core/protocol';
 import { parseRecipe } from '@/core/recipe/parse';
 import { readRecipe } from '@/core/read/read';
 import type { ReadRecipe, ReadSettings } from '@/core/read/types';
-import { lpOf, selectionOf, type Model } from './model';
+import { changedIn, lpOf, selectionOf, type Model } from './model';
 import { portionsOf, type Portioned } from './portions';
 import { leastOf } from './reduce';
 import type { Adaptation, Change, Plan } from './schema';
@@ -74,7 +74,7 @@ function freed(base: Base, context: Context): { line: string; changes: number | 
     const options = { ...context.options, locked: locked.filter((l) => l !== line) };
     const { model } = programme(base.read, { ...context, options }, true);
     const selection = leastOf(model, [], context.solve);
-    return { line, changes: selection && selection.filter((k) => k > 0).length };
+    return { line, changes: selection && changedIn(selection) };
   });
 }
 
@@ -99,8 +99,8 @@ function nearest(
       },
     };
   const changesOf = (m: Model): number | null => {
-    const answer = context.solve(lpOf(m));
-    return answer && selectionOf(m, answer).filter((k) => k > 0).length;
+    const selection = leastOf(m, [], context.solve);
+    return selection && changedIn(selection);
   };
   const limits = [...new Set(model.rows.flatMap((row, r) => (found(`s${r}`) > 1e-6 ? [row.name] : [])))];
   const draft = carryOut(base.read, of, selectionOf(model, found), context, true);

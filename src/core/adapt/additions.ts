@@ -1,12 +1,11 @@
 import rawAdditions from '@content/compiled/additions.json';
 import { foodById, type Food } from '@/core/food/table';
-import { exact } from '@/core/range/range';
 import { readLine } from '@/core/read/line';
 import type { ReadRecipe, ReadSettings } from '@/core/read/types';
 import type { DishRole } from '@/core/swap/roles';
 import type { AdditionRow } from '@/core/swap/schema';
 import { amountSwap } from './amounts';
-import { allergensOf, bestGrams, isBatter, type Choice, type LineChoices } from './choice';
+import { allergensOf, bestGrams, isBatter, NO_CHANGE, type Choice, type LineChoices } from './choice';
 
 const ADDITIONS = rawAdditions as unknown as readonly AdditionRow[];
 const BESIDE: DishRole = { id: 'beside', label: 'beside the dish', evidence: '' };
@@ -57,16 +56,6 @@ export function additionsFor(read: ReadRecipe, role: string, settings: ReadSetti
         },
       ];
     });
-    const nothing: Choice = {
-      swap: null,
-      share: 0,
-      corners: [],
-      yieldOf: exact(1),
-      closeness: 1,
-      leans: [],
-      allergens: [],
-      grams: 0,
-    };
-    return { index: read.lines.length, role: BESIDE, choices: [nothing, ...choices] };
+    return { index: read.lines.length, role: BESIDE, choices: [NO_CHANGE, ...choices] };
   });
 }

@@ -1,5 +1,5 @@
 import type { Corners } from '@/core/range/bounds';
-import type { Range } from '@/core/range/range';
+import { exact, type Range } from '@/core/range/range';
 import type { ReadLine, ReadRecipe } from '@/core/read/types';
 import type { DishRole } from '@/core/swap/roles';
 import type { SwapRow } from '@/core/swap/schema';
@@ -25,6 +25,18 @@ export interface Choice {
   /** Best grams of what stands there. */
   readonly grams: number;
 }
+
+/** Nothing there and nothing done: what is kept where there is no line. */
+export const NO_CHANGE: Choice = {
+  swap: null,
+  share: 0,
+  corners: [],
+  yieldOf: exact(1),
+  closeness: 1,
+  leans: [],
+  allergens: [],
+  grams: 0,
+};
 
 /** All that may be done with one line; of what is added beside the dish `index` is the number of lines. */
 export interface LineChoices {

@@ -156,13 +156,17 @@ export function modelOf(
 /** Positions of the chosen choice of each line. */
 export type Selection = readonly number[];
 
+/** What a selection gives in a row. */
+export const valueOf = (row: Row, selection: Selection): number =>
+  selection.reduce((s, k, i) => s + (row.coefficients[i]?.[k] ?? 0), 0);
+
+/** How many lines a selection changes. */
+export const changedIn = (selection: Selection): number => selection.filter((k) => k > 0).length;
+
 /** Whether a selection holds every row, and bars nothing. */
 export const holds = (model: Model, selection: Selection): boolean =>
   selection.every((k, i) => !model.barred.has(`${i} ${k}`)) &&
-  model.rows.every(
-    (row) =>
-      selection.reduce((s, k, i) => s + (row.coefficients[i]?.[k] ?? 0), 0) <= row.most + row.scale * 1e-9,
-  );
+  model.rows.every((row) => valueOf(row, selection) <= row.most + row.scale * 1e-9);
 
 /** A selection that is not wanted again, nor one that shares all but `differ` of its changes. */
 export interface Cut {

@@ -1,6 +1,5 @@
 import loadHighs from 'highs';
-import { exact } from '@/core/range/range';
-import type { Choice } from './choice';
+import { NO_CHANGE } from './choice';
 import { costOf, holds, type Model, type Selection } from './model';
 import { leastOf, reduced } from './reduce';
 import type { Solve } from './search';
@@ -19,17 +18,6 @@ function numbers(seed: number): () => number {
     return state / 2147483647;
   };
 }
-
-const choice = (): Choice => ({
-  swap: null,
-  share: 0,
-  corners: [],
-  yieldOf: exact(1),
-  closeness: 1,
-  leans: [],
-  allergens: [],
-  grams: 0,
-});
 
 /** A programme drawn at random: some lines, some choices, two limits, the size of the dish from both sides. */
 function drawn(seed: number): Model {
@@ -57,7 +45,7 @@ function drawn(seed: number): Model {
     lines: counts.map((n, index) => ({
       index,
       role: { id: 'any', label: '', evidence: '' },
-      choices: Array.from({ length: n }, choice),
+      choices: Array<typeof NO_CHANGE>(n).fill(NO_CHANGE),
     })),
     costs: counts.map((n) =>
       Array.from({ length: n }, (_, k) => (k === 0 ? 0 : 1 + Math.round(next() * 20) / 100)),

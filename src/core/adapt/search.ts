@@ -9,6 +9,7 @@ import { NO_TASTES, type KitchenTastes } from '@/core/swap/tastes';
 import { applyPlan } from './apply';
 import {
   binding,
+  changedIn,
   costOf,
   holds,
   lpOf,
@@ -17,8 +18,8 @@ import {
   type AdaptDiner,
   type Cut,
   type Model,
-  type Row,
   type Selection,
+  valueOf,
 } from './model';
 import { leastOf } from './reduce';
 import { additionsFor } from './additions';
@@ -200,10 +201,6 @@ export interface Found {
   readonly least: boolean;
 }
 
-/** What a selection gives in a row. */
-const valueOf = (row: Row, selection: Selection): number =>
-  selection.reduce((s, k, i) => s + (row.coefficients[i]?.[k] ?? 0), 0);
-
 /**
  * The programme with rows as much tighter as the words of a plan turned out above what it said: what is written cooks
  * down otherwise than line by line.
@@ -257,7 +254,7 @@ export function search(
     const draft = carryOut(read, of, selection, context);
     const serves = servesAll(draft.read, context);
     // what does not hold in words is tried no more; another way is to differ in a third of its changes
-    const changed = selection.filter((k) => k > 0).length;
+    const changed = changedIn(selection);
     cuts.push({ selection, differ: serves ? Math.max(1, Math.ceil(changed / 3)) : 1 });
     if (!serves) {
       if (found.length === 0) model = learnt(of.model, selection, draft, context);

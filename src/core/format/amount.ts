@@ -36,14 +36,19 @@ export function kitchenVolume(ml: number): string {
   return `${shown(spoonable(ml / TSP, 'tsp'))} tsp`;
 }
 
+/** A number of grams or millilitres as a cook weighs it. */
+export function roundGrams(n: number): number {
+  const step = n >= 40 ? 5 : n >= 20 ? 1 : 0.5;
+  return Math.max(step, Math.round(n / step) * step);
+}
+
 /** Grams as a scale shows them; ounces and pounds where the recipe speaks those. */
 export function kitchenWeight(grams: number, imperial: boolean): string {
   if (imperial) {
     const oz = grams / 28.3495;
     return oz >= 16 ? `${shown(spoonable(oz / 16, 'oz'))} lb` : `${shown(spoonable(oz, 'oz'))} oz`;
   }
-  const step = grams >= 40 ? 5 : grams >= 20 ? 1 : 0.5;
-  return `${Math.max(step, Math.round(grams / step) * step)} g`;
+  return `${roundGrams(grams)} g`;
 }
 
 /** How a recipe states its amounts. */

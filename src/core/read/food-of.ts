@@ -57,6 +57,11 @@ export function find(said: FoodWords, larder: Larder): Found {
     return { food: meant, confidence: 1, candidates: findFood(phrase, words.notes), phrase, meant: true };
   let candidates = findFood(phrase, words.notes);
   let best = candidates[0];
+  const take = (others: readonly Candidate[]) => {
+    if (!others[0] || others[0].confidence < SURE) return;
+    candidates = others;
+    best = others[0];
+  };
   // "oil, olive": the name turned round at its comma
   const after = words.notes.split(',')[0]?.trim() ?? '';
   if (after && /^[a-z ]{2,24}$/.test(after)) {
@@ -76,18 +81,12 @@ export function find(said: FoodWords, larder: Larder): Found {
     (best.food.waterG ?? 0) < 60
   ) {
     const ready = findFood(made.replace(/\bbouillon\b/, 'stock'), words.notes);
-    if (ready[0] && ready[0].confidence >= SURE && !/\b(?:powder|cubes?|paste|granules)\b/.test(made)) {
-      candidates = ready;
-      best = ready[0];
-    }
+    if (!/\b(?:powder|cubes?|paste|granules)\b/.test(made)) take(ready);
   }
   // "ghee-style vegan butter": what it is in the style of is not what it is
   if ((best?.confidence ?? 0) < SURE && STYLE.test(words.food)) {
     const plain = findFood(words.food.replace(STYLE, ''), words.notes);
-    if (plain[0] && plain[0].confidence >= SURE) {
-      candidates = plain;
-      best = plain[0];
-    }
+    take(plain);
   }
   // beans that are drained came out of a can or a jar
   const packaged = words.measures.some((m) => m.unit?.package);
@@ -99,10 +98,7 @@ export function find(said: FoodWords, larder: Larder): Found {
     best.food.might.some((id) => larder.foodById(id)?.kind === 'canned-bean')
   ) {
     const again = findFood(`canned ${words.food}`, words.notes);
-    if (again[0] && again[0].confidence >= SURE) {
-      candidates = again;
-      best = again[0];
-    }
+    take(again);
   }
   if (
     best?.food.kind === 'spice' &&
@@ -118,10 +114,7 @@ export function find(said: FoodWords, larder: Larder): Found {
   // "1 lemon, juiced": what goes in is the juice
   if (best && CITRUS.has(best.food.id) && JUICED.test(words.notes) && !/\bjuice\b/.test(words.food)) {
     const juice = findFood(`${words.food} juice`, '');
-    if (juice[0] && juice[0].confidence >= SURE) {
-      candidates = juice;
-      best = juice[0];
-    }
+    take(juice);
   }
   if (best && best.confidence >= SURE && words.measures.length > 0 && !weigh(words, best.food, US_MEASURES)) {
     // "2 peppers": of two foods of one name, the one that comes by the piece

@@ -31,8 +31,12 @@ const ELSEWHERE =
 
 /** "sliced and 2 tbsp oil": what comes behind a preparation. */
 const AND = /\s(?:and|&)\s+([^,;()]+)/gi;
-const COUNTED =
-  /^(?:about |some )?(?:\d|[½⅓⅔¼¾⅛]|half an?\b|an? (?:tbsp|tsp|cup|tablespoon|teaspoon)\b)[^a-z]*(?:tbsp|tbsps|tablespoons?|tsp|tsps|teaspoons?|cups?|ml|dl|g|kg|oz|fl oz|lb|lbs|pints?|litres?|l)\b/i;
+const MEASURE =
+  'tbsp|tbsps|tablespoons?|tsp|tsps|teaspoons?|cups?|ml|dl|g|kg|oz|fl oz|lb|lbs|pints?|litres?|l';
+const COUNTED = new RegExp(
+  `^(?:about |some )?(?:\\d|[½⅓⅔¼¾⅛]|half an?\\b|an? (?:tbsp|tsp|cup|tablespoon|teaspoon)\\b)[^a-z]*(?:${MEASURE})\\b`,
+  'i',
+);
 /** A segment behind a comma that is a food and nothing else. */
 const ALONE =
   /,\s*((?:an? (?:little|drizzle of|splash of|bit of|pinch of|knob of) |some )?[a-z][a-z -]{2,28}?)\s*(?=,|;|$)/gi;
@@ -51,8 +55,10 @@ const SEASONS = new Set([
 ]);
 
 /** A further amount behind a comma: "2 tbsp mayo, 3 tbsp of that sauce"; what it counts must be understood too. */
-const AMOUNT =
-  /[,;]\s*(?:and\s+)?((?:\d+[\d./½⅓⅔¼¾⅛ -]*|[½⅓⅔¼¾⅛]|half an?|an?)\s*(?:tbsp|tbsps|tablespoons?|tsp|tsps|teaspoons?|cups?|ml|dl|g|kg|oz|fl oz|lb|lbs|pints?|litres?|l|cans?|tins?|cloves?|heaped \w+|level \w+)\b\.?\s+(?:of\s+)?[a-z][^,;()]*)/gi;
+const AMOUNT = new RegExp(
+  `[,;]\\s*(?:and\\s+)?((?:\\d+[\\d./½⅓⅔¼¾⅛ -]*|[½⅓⅔¼¾⅛]|half an?|an?)\\s*(?:${MEASURE}|cans?|tins?|cloves?|heaped \\w+|level \\w+)\\b\\.?\\s+(?:of\\s+)?[a-z][^,;()]*)`,
+  'gi',
+);
 /** Words behind an amount that speak of the line's own food. */
 const OF_ITSELF =
   /^(?:it|them|which|these|those|of (?:it|them|which|the|these|those)\b|(?:drained|peeled|total|weight|net|each|cooked|uncooked|raw|dry|dried|prepared|trimmed|in all|altogether|or|and|before|after|unpeeled|reserved|set aside|kept|left|for|to|in|at|if|when|once|plus|wide|long|thick|packs?|packets?|tins?|cans?|jars?|bags?|size|cubes?|pieces?|chunks?|slices?|florets?|per|more|extra|also|approx|roughly|about|then|with|from|apiece|a piece|ready|shelled|stoned|pitted|edible|bunch|portions?|soaked|rinsed|finely|roughly|chopped|sliced|diced|grated|minced|juice only|worth|max|minimum|is|was|goes|will)\b)/i;

@@ -2,7 +2,7 @@ import { formatQuantity } from 'format-quantity';
 import { numericQuantity } from 'numeric-quantity';
 import { foodById, type Food } from '@/core/food/table';
 import { densityOf } from '@/core/food/weigh';
-import { kitchenAmount, spoonable, type Manner } from '@/core/format/amount';
+import { kitchenAmount, roundGrams, spoonable, type Manner } from '@/core/format/amount';
 import { readLine } from '@/core/read/line';
 import type { ReadLine, ReadSettings } from '@/core/read/types';
 import type { SwapRow } from './schema';
@@ -101,10 +101,7 @@ const NUMBER =
 
 /** A number as cooks write it in this line's manner: what spoons and cups can measure, round grams. */
 function written(n: number, unit: string | undefined, metric: boolean): string {
-  if (metric) {
-    const step = n >= 40 ? 5 : n >= 20 ? 1 : 0.5;
-    return String(Math.max(step, Math.round(n / step) * step));
-  }
+  if (metric) return String(roundGrams(n));
   const near = spoonable(n, unit === 'tsp' || unit === 'tbsp' || unit === 'cup' ? unit : 'oz');
   return String(formatQuantity(near, { vulgarFractions: true }) ?? near);
 }

@@ -21,7 +21,8 @@ export interface SwapPreview {
   readonly gain: number;
   /** True where a limit of this dish changes by more than a hair. */
   readonly moves: boolean;
-  /** What speaks for or against it in this kitchen. */
+  /** How it leans in this kitchen, as closeness gained or lost, and what speaks for or against it. */
+  readonly lean: number;
   readonly leans: readonly string[];
   /** Allergens it brings in and takes out. */
   readonly brings: readonly string[];
@@ -81,7 +82,6 @@ export function rankSwaps(
   const role = roleOf(read, line);
   const start = distance(before.limits);
   const previews: SwapPreview[] = [];
-  const leanOf = new Map<SwapRow, number>();
   for (const swap of swapsFor(line, role)) {
     // a swap for a food by itself changes nothing
     if (swap.to.length === 1 && swap.to[0]?.ratio === 1 && swap.to[0]?.food === line.foods[0]?.food?.id)
@@ -100,7 +100,6 @@ export function rankSwaps(
     const own = swap.to.flatMap((t) => foodById(t.food)?.allergens ?? []);
     const unsafe = (options.avoid ?? []).filter((a) => own.includes(a));
     const lean = leaning(swap, options.tastes ?? NO_TASTES);
-    leanOf.set(swap, lean.by);
     previews.push({
       swap,
       swapped,
@@ -108,6 +107,7 @@ export function rankSwaps(
       read: afterRead,
       gain: start - distance(after.limits),
       moves: moved(before, after),
+      lean: lean.by,
       leans: lean.because,
       brings,
       takes,
@@ -116,6 +116,6 @@ export function rankSwaps(
   }
   const fitsRole = (p: SwapPreview) => (p.swap.roles.includes(role.id) ? 0.4 : 0);
   const score = (p: SwapPreview) =>
-    p.gain + p.swap.closeness * 0.8 + (leanOf.get(p.swap) ?? 0) + fitsRole(p) - p.unsafe.length * 5;
+    p.gain + p.swap.closeness * 0.8 + p.lean + fitsRole(p) - p.unsafe.length * 5;
   return { role, previews: previews.sort((a, b) => score(b) - score(a)) };
 }

@@ -3,18 +3,15 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import Link from 'next/link';
 import { titleOf } from '@/core/recipe/title';
 import { database, type StoredRecipe } from '@/data/db';
-import { listRecipes } from '@/data/recipes';
+import { listRecipes, rootOf } from '@/data/recipes';
 
 const NONE: StoredRecipe[] = [];
 
 /** The recipe that this one is a version of, and its other versions. */
 export function Kin({ doc }: { doc: StoredRecipe }) {
-  const root = doc.versionOf ?? doc.id;
+  const root = rootOf(doc);
   const kin = useLiveQuery(
-    async () =>
-      (await listRecipes(database())).filter(
-        (r) => r.id !== doc.id && (r.id === root || r.versionOf === root),
-      ),
+    async () => (await listRecipes(database())).filter((r) => r.id !== doc.id && rootOf(r) === root),
     [doc.id, root],
     NONE,
   );

@@ -6,6 +6,7 @@ import { readRecipe } from '@/core/read/read';
 import type { ReadSettings } from '@/core/read/types';
 import type { FlavourReport } from '@/core/swap/flavour';
 import type { StoredRecipe } from '@/data/db';
+import { Toggle } from '@/ui/toggle';
 import { Button, Key } from '@/ui/button';
 import { Glyph } from '@/ui/glyph';
 import { useKeys } from '@/ui/use-keys';
@@ -77,16 +78,16 @@ function Plans({
       {plans.length > 1 && (
         <div role="group" aria-label="Plans" className="mt-2 flex flex-wrap gap-1.5">
           {plans.map((p, i) => (
-            <button
+            <Toggle
               key={i}
-              type="button"
-              aria-pressed={i === chosen}
-              onClick={() => setChosen(i)}
-              className={`min-h-8 rounded-lg border-2 px-2.5 text-left ${i === chosen ? 'border-rim' : 'border-hair'}`}
+              pressed={i === chosen}
+              onPress={() => setChosen(i)}
+              bold={false}
+              className="px-2.5 text-left"
             >
               {i === 0 ? 'Least' : ownName(p, plans)}
               <span className="num text-[12.5px] text-mute"> · {p.changes.length}</span>
-            </button>
+            </Toggle>
           ))}
         </div>
       )}
@@ -224,15 +225,9 @@ export function LeastChange({
       {table.length > 1 && (
         <div role="group" aria-label="For whom" className="mt-2 flex gap-1.5">
           {[true, false].map((all) => (
-            <button
-              key={String(all)}
-              type="button"
-              aria-pressed={everyone === all}
-              onClick={() => setEveryone(all)}
-              className={`min-h-8 rounded-lg border-2 px-2.5 ${everyone === all ? 'border-rim font-semibold' : 'border-hair'}`}
-            >
+            <Toggle key={String(all)} pressed={everyone === all} onPress={() => setEveryone(all)}>
               {all ? 'for everyone' : `for ${current.name}`}
-            </button>
+            </Toggle>
           ))}
         </div>
       )}

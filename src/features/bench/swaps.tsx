@@ -6,6 +6,7 @@ import { isRefused } from '@/core/swap/coverage';
 import type { SwapPreview } from '@/core/swap/rank';
 import { database, type StoredSwapUse } from '@/data/db';
 import { sayOfSwap } from '@/data/kitchen';
+import { Toggle } from '@/ui/toggle';
 import { Button } from '@/ui/button';
 import { usePlateCost, type Kitchen, type PlateCost } from '../larder/use-kitchen';
 import { BeforeAfter } from './before-after';
@@ -33,15 +34,14 @@ function Before({ use, onWorked }: { use: StoredSwapUse; onWorked: (worked: bool
     <div className="mt-2 flex flex-wrap items-center gap-2 text-[13px]">
       <span>{use.times === 1 ? 'Made here once.' : `Made here ${use.times} times.`} Did it work?</span>
       {[true, false].map((worked) => (
-        <button
+        <Toggle
           key={String(worked)}
-          type="button"
-          aria-pressed={use.worked === worked}
-          onClick={() => onWorked(use.worked === worked ? null : worked)}
-          className={`min-h-7 rounded-lg border-2 px-2 ${use.worked === worked ? 'border-rim font-semibold' : 'border-hair'}`}
+          pressed={use.worked === worked}
+          onPress={() => onWorked(use.worked === worked ? null : worked)}
+          className="px-2"
         >
           {worked ? 'it did' : 'it did not'}
-        </button>
+        </Toggle>
       ))}
     </div>
   );

@@ -5,7 +5,7 @@ import { SWAPS } from '@/core/swap/roles';
 import type { SwapPreview } from '@/core/swap/rank';
 import { database, type StoredRecipe } from '@/data/db';
 import { countSwaps, uncountSwaps } from '@/data/kitchen';
-import { newRecipe, saveRecipe } from '@/data/recipes';
+import { newRecipe, rootOf, saveRecipe } from '@/data/recipes';
 
 const KNOWN = new Set(SWAPS.map((s) => s.id));
 const swapsOf = (changes: readonly Change[]) => changes.map((c) => c.swap).filter((id) => KNOWN.has(id));
@@ -39,7 +39,7 @@ export function useChanges(
       const recipe = newRecipe(versionText(version), now, {
         role: doc?.role ?? null,
         servings: doc?.servings ?? null,
-        versionOf: doc ? (doc.versionOf ?? doc.id) : null,
+        versionOf: doc ? rootOf(doc) : null,
       });
       await saveRecipe(database(), recipe);
       await countSwaps(database(), swapsOf(version.changes), now);

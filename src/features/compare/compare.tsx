@@ -8,9 +8,10 @@ import { limitFor } from '@/core/audit/limits';
 import { titleOf } from '@/core/recipe/title';
 import type { ReadSettings } from '@/core/read/types';
 import { database, type StoredDiner, type StoredRecipe } from '@/data/db';
-import { listRecipes } from '@/data/recipes';
+import { listRecipes, rootOf } from '@/data/recipes';
 import { planner } from '@/workers/adapt';
 import { plainRecipes } from '@/workers/library';
+import { Toggle } from '@/ui/toggle';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { saveFile } from '@/ui/save-file';
@@ -65,8 +66,8 @@ function useVersions(open: boolean, doc: StoredRecipe, current: TableDiner, kitc
 function useOthers(open: boolean, doc: StoredRecipe): readonly StoredRecipe[] {
   const all = useLiveQuery(() => (open ? listRecipes(database()) : NO_RECIPES), [open], NO_RECIPES);
   return useMemo(() => {
-    const root = doc.versionOf ?? doc.id;
-    const kin = (r: StoredRecipe) => (r.id === root || r.versionOf === root ? 0 : 1);
+    const root = rootOf(doc);
+    const kin = (r: StoredRecipe) => (rootOf(r) === root ? 0 : 1);
     return all.filter((r) => r.id !== doc.id).sort((a, b) => kin(a) - kin(b));
   }, [all, doc]);
 }
@@ -142,15 +143,9 @@ export function CompareDialog({
           <div className="no-print mb-2 flex flex-wrap items-center gap-x-4 gap-y-1.5">
             <div role="group" aria-label="Figures for" className="flex gap-1.5">
               {PERS.map(([id, label]) => (
-                <button
-                  key={id}
-                  type="button"
-                  aria-pressed={per === id}
-                  onClick={() => setPer(id)}
-                  className={`min-h-8 rounded-lg border-2 px-2.5 ${per === id ? 'border-rim font-semibold' : 'border-hair'}`}
-                >
+                <Toggle key={id} pressed={per === id} onPress={() => setPer(id)}>
                   {label}
-                </button>
+                </Toggle>
               ))}
             </div>
             {others.length > 0 && (

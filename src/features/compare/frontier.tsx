@@ -3,6 +3,7 @@ import { useMemo, useState } from 'react';
 import type { Against, FrontierPoint } from '@/core/adapt/frontier';
 import { showNumber, showRange } from '@/core/format/figures';
 import { exact } from '@/core/range/range';
+import { Toggle } from '@/ui/toggle';
 import { Button } from '@/ui/button';
 import { Chart } from '@/ui/chart';
 
@@ -90,18 +91,16 @@ export function Frontier({
       </p>
       <div role="group" aria-label="Against" className="no-print mt-1.5 flex gap-1.5">
         {AGAINST.map(([id, label]) => (
-          <button
+          <Toggle
             key={id}
-            type="button"
-            aria-pressed={against === id}
-            onClick={() => {
+            pressed={against === id}
+            onPress={() => {
               setAgainst(id);
               setChosen(null);
             }}
-            className={`min-h-8 rounded-lg border-2 px-2.5 ${against === id ? 'border-rim font-semibold' : 'border-hair'}`}
           >
             {label}
-          </button>
+          </Toggle>
         ))}
       </div>
       <Chart
@@ -114,11 +113,11 @@ export function Frontier({
       <ul className="num flex flex-wrap gap-1.5">
         {points.map((p, i) => (
           <li key={i}>
-            <button
-              type="button"
-              aria-pressed={i === chosen}
-              onClick={() => setChosen(i)}
-              className={`min-h-8 rounded-lg border-2 px-2 text-[13px] ${i === chosen ? 'border-rim' : 'border-hair'}`}
+            <Toggle
+              pressed={i === chosen}
+              onPress={() => setChosen(i)}
+              bold={false}
+              className="px-2 text-[13px]"
             >
               {p.changes.length === 0
                 ? 'as written'
@@ -127,7 +126,7 @@ export function Frontier({
                   : `${p.changes.length} changes`}
               : {showRange(p.fatShare)} %
               {p.sodium && <span className="text-mute">, {showRange(p.sodium)} mg</span>}
-            </button>
+            </Toggle>
           </li>
         ))}
       </ul>
