@@ -98,6 +98,8 @@ test('the keyboard reaches everything on the Bench', async ({ page }) => {
   );
   await page.keyboard.press('w');
   await expect(page.getByRole('complementary')).toContainText('US FoodData Central, recalled');
+  // swaps come a moment after the line is chosen
+  await expect(page.getByRole('region', { name: 'Swaps' })).toBeVisible({ timeout: 20_000 });
   await page.keyboard.press('s');
   await page.keyboard.press('a');
   await expect(row(page, '4 tbsp olive oil')).toHaveCount(0);
