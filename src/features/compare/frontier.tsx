@@ -43,7 +43,7 @@ function chartOf(points: readonly FrontierPoint[], limit: number | null, against
     ],
     layout: {
       xaxis: {
-        title: { text: 'departure: changes, and what they take from taste' },
+        title: { text: 'departure: changes and lost taste' },
         rangemode: 'tozero',
         zeroline: false,
       },
