@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { z } from 'zod';
+import { readAllergens } from '../src/core/allergen/allergen';
 import { AuditSchema, type RecipeAudit } from '../src/core/audit/schema';
 import { auditText, withRecipes } from '../src/core/audit/text';
 import { larderOf, TABLE_LARDER, type Larder } from '../src/core/food/larder';
@@ -164,8 +165,16 @@ async function adaptFile(files: readonly string[], flags: Flags): Promise<number
   } catch (error) {
     return complain(`${file}: cannot be read (${(error as NodeJS.ErrnoException).code ?? 'unknown error'})`);
   }
-  const allergens =
-    typeof flags.allergens === 'string' ? flags.allergens.split(/[,\s]+/).filter(Boolean) : [];
+  const mustNot = readAllergens(
+    typeof flags.allergens === 'string'
+      ? flags.allergens
+          .split(/[,;]/)
+          .map((w) => w.trim())
+          .filter(Boolean)
+      : [],
+  );
+  if (!mustNot.ok) return complain(`adapt: --allergens: ${mustNot.message}`);
+  const allergens = mustNot.ids;
   const others = (Array.isArray(flags.also) ? flags.also : []).map(protocolOf);
   const unknown = others.find((p) => typeof p === 'string');
   if (unknown !== undefined) return complain(`adapt: ${unknown}`);
@@ -174,8 +183,6 @@ async function adaptFile(files: readonly string[], flags: Flags): Promise<number
   const kitchen = typeof flags.larder === 'string' ? kitchenOf(flags.larder) : undefined;
   if (typeof kitchen === 'string') return complain(kitchen);
   const [locked, forced] = [flags.keep, flags.change].map((f) => (Array.isArray(f) ? f : []));
-  const missing = [...(locked ?? []), ...(forced ?? [])].find((l) => !text.includes(l));
-  if (missing !== undefined) return complain(`adapt: no line of ${file} reads "${missing}"`);
   const result = await adaptText(
     text,
     [protocol, ...(others as Protocol[])].map((p) => ({ protocol: p, allergens })),
@@ -187,7 +194,10 @@ async function adaptFile(files: readonly string[], flags: Flags): Promise<number
     },
     { role, source: file, alternatives, locked, forced, tastes: kitchen?.tastes },
   );
-  if (!result.ok) return complain(`${file}, line 1: ${result.message}`);
+  if (!result.ok)
+    return complain(
+      result.path ? `adapt: --${result.path.split('.')[0]}: ${result.message}` : `${file}, line 1: ${result.message}`,
+    );
   const { adaptation } = result;
   process.stdout.write(
     flags.json

@@ -9,6 +9,7 @@ import { createRequire } from 'node:module';
 import path from 'node:path';
 import { z } from 'zod';
 import { AdaptationSchema } from '../src/core/adapt/schema';
+import { AllergenFile } from '../src/core/allergen/schema';
 import { AuditSchema } from '../src/core/audit/schema';
 import { BuyingFile, Units, Vague, Words } from '../src/core/food/schema';
 import { resolveProtocol } from '../src/core/protocol/resolve';
@@ -90,6 +91,15 @@ mkdirSync(out, { recursive: true });
 const table = foods();
 const ids = new Set(table.foods.map((f) => f.id));
 write('foods', packed(table));
+const allergens = yaml('allergens.yaml', AllergenFile);
+const allergenIds = new Set(allergens.allergens.map((a) => a.id));
+for (const food of table.foods)
+  for (const id of food.allergens)
+    if (!allergenIds.has(id)) fail(`foods, ${food.id}`, `"${id}" is no allergen of allergens.yaml`);
+for (const [group, members] of Object.entries(allergens.groups))
+  for (const id of members)
+    if (!allergenIds.has(id)) fail(`allergens.yaml, ${group}`, `"${id}" is no allergen`);
+write('allergens', allergens);
 write('units', yaml('units.yaml', Units));
 write('vague', yaml('vague.yaml', Vague));
 write('words', yaml('words.yaml', Words));

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { readAllergens } from '@/core/allergen/allergen';
 import { PacketSchema } from '@/core/label/schema';
 import { ROLES, SWITCHES } from '@/core/protocol';
 import { resolveProtocol } from '@/core/protocol/resolve';
@@ -36,7 +37,12 @@ const diner = z
     id: z.string().min(1),
     name: z.string().min(1).max(80),
     protocol: z.string(),
-    allergens: z.array(z.string()),
+    allergens: z.array(z.string()).transform((words, context) => {
+      const reading = readAllergens(words);
+      if (reading.ok) return [...reading.ids];
+      context.addIssue({ code: 'custom', message: reading.message, path: [reading.at] });
+      return z.NEVER;
+    }),
     dislikes: z.array(z.string()).default([]),
     appetite: z.number().min(0.25).max(3).default(1),
     medical: z.boolean().default(false),

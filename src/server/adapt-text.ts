@@ -5,11 +5,37 @@ import type { Adaptation } from '@/core/adapt/schema';
 import { recipeText } from '@/core/format/text';
 import { parseRecipe } from '@/core/recipe/parse';
 import { readRecipe } from '@/core/read/read';
-import type { ReadSettings } from '@/core/read/types';
+import type { ReadRecipe, ReadSettings } from '@/core/read/types';
 
 export type TextAdaptation =
   | { readonly ok: true; readonly adaptation: Adaptation }
-  | { readonly ok: false; readonly code: string; readonly message: string };
+  | {
+      readonly ok: false;
+      readonly code: string;
+      readonly message: string;
+      /** Which part of what was asked is at fault; the text where nothing is said. */
+      readonly path?: string;
+    };
+
+/** Words of a wish that are no line's: it would be passed over in silence. */
+function unknownLine(
+  read: ReadRecipe,
+  wishes: Pick<AdaptOptions, 'locked' | 'forced'>,
+): { path: string; message: string } | null {
+  const lines = new Set(read.lines.map((l) => l.line.text));
+  for (const [name, words] of [
+    ['keep', wishes.locked ?? []],
+    ['change', wishes.forced ?? []],
+  ] as const) {
+    const at = words.findIndex((w) => !lines.has(w));
+    if (at >= 0)
+      return {
+        path: `${name}.${at}`,
+        message: `No line reads “${(words[at] ?? '').slice(0, 80)}”; the lines are: ${[...lines].slice(0, 60).join(' | ')}`,
+      };
+  }
+  return null;
+}
 
 let highs: ReturnType<typeof loadHighs> | null = null;
 
@@ -26,5 +52,7 @@ export async function adaptText(
   if (source === undefined) return { ok: false, code: 'empty', message: 'There is no recipe in it.' };
   highs ??= loadHighs();
   const read = readRecipe(parseRecipe(source), settings);
+  const unknown = unknownLine(read, options);
+  if (unknown) return { ok: false, code: 'unknown-line', ...unknown };
   return { ok: true, adaptation: adapt(read, diners, settings, options, solverOf(await highs)) };
 }

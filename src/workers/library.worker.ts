@@ -10,6 +10,7 @@ import type { MeasureSettings } from '@/core/measure/units';
 import { roleFromTitle, type Protocol, type RoleId } from '@/core/protocol';
 import { parseRecipe } from '@/core/recipe/parse';
 import { readRecipe } from '@/core/read/read';
+import type { AllergenDoubt } from '@/core/read/allergens';
 import { recipeShelf } from '@/core/read/recipes';
 import type { Corrections, ReadRecipe } from '@/core/read/types';
 import type { Range } from '@/core/range/range';
@@ -45,6 +46,7 @@ export interface LibraryRow {
   readonly energy: Range | null;
   readonly density: Range | null;
   readonly allergens: readonly string[];
+  readonly allergenDoubts: readonly AllergenDoubt[];
   readonly verdicts: Readonly<Record<string, Verdict>>;
 }
 
@@ -127,6 +129,7 @@ const doorway = {
         energy: first?.perServing.energyKcal ?? null,
         density: first?.total.energyDensityKcalPer100G ?? null,
         allergens: first?.allergens ?? [],
+        allergenDoubts: first?.allergenDoubts ?? [],
         verdicts: Object.fromEntries(audits.map(([id, audit]) => [id, audit.verdict])),
       };
     });

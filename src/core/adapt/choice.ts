@@ -1,8 +1,12 @@
 import type { Corners } from '@/core/range/bounds';
 import { exact, type Range } from '@/core/range/range';
+import { allergensOfLine } from '@/core/read/allergens';
 import type { ReadLine, ReadRecipe } from '@/core/read/types';
 import type { DishRole } from '@/core/swap/roles';
 import type { SwapRow } from '@/core/swap/schema';
+
+/** Stands for any allergen at all: what a food holds is not known. */
+export const ANY_ALLERGEN = 'any';
 
 /** Something that may be done with one line; the first of a line is always to keep it. */
 export interface Choice {
@@ -51,5 +55,7 @@ export const isBatter = (read: ReadRecipe): boolean =>
   read.lines.some((l) => l.foods.some((f) => f.food?.classes.includes('flour') && (f.food.waterG ?? 0) < 20));
 
 export const bestGrams = (line: ReadLine) => line.foods.reduce((g, f) => g + (f.grams?.best ?? 0), 0);
-export const allergensOf = (line: ReadLine) =>
-  [...line.foods, ...line.alternatives].flatMap((f) => f.food?.allergens ?? []);
+export function allergensOf(line: ReadLine): string[] {
+  const { allergens, allergenDoubts } = allergensOfLine(line);
+  return [...allergens, ...allergenDoubts.flatMap((d) => d.allergens ?? [ANY_ALLERGEN])];
+}

@@ -2,7 +2,7 @@ import type { CompleteDish } from '@/core/audit/dish';
 import { linearOf } from '@/core/audit/linear';
 import type { Protocol, RoleId } from '@/core/protocol';
 import { AT, type Field } from '@/core/food/nutrients';
-import type { Choice, LineChoices } from './choice';
+import { ANY_ALLERGEN, type Choice, type LineChoices } from './choice';
 
 /** Somebody whose limits must hold. */
 export interface AdaptDiner {
@@ -105,6 +105,8 @@ export function modelOf(
     if (forced.has(l.index) && l.choices.length > 1) barred.add(`${i} 0`);
   });
   const allergens = new Set(diners.flatMap((d) => d.allergens));
+  // somebody allergic is not safe from what may be anything
+  if (allergens.size > 0) allergens.add(ANY_ALLERGEN);
   const rows: Row[] = [...more];
   for (const { protocol, role, dish } of diners)
     for (const limit of protocol.limits) {

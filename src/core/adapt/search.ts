@@ -3,6 +3,7 @@ import { dishOf, isComplete } from '@/core/audit/dish';
 import type { RecipeAudit } from '@/core/audit/schema';
 import type { Protocol, RoleId } from '@/core/protocol';
 import { parseRecipe } from '@/core/recipe/parse';
+import { conflictsOf, isSafe } from '@/core/read/allergens';
 import { readRecipe } from '@/core/read/read';
 import type { ReadLine, ReadRecipe, ReadSettings } from '@/core/read/types';
 import { NO_TASTES, type KitchenTastes } from '@/core/swap/tastes';
@@ -85,7 +86,7 @@ export const auditFor = (read: ReadRecipe, diner: ForDiner, { options, role }: C
 export const servesAll = (read: ReadRecipe, context: Context): boolean =>
   context.diners.every((d) => {
     const audit = auditFor(read, d, context);
-    return fits(audit) && !(d.allergens ?? []).some((a) => audit.allergens.includes(a));
+    return fits(audit) && isSafe(conflictsOf(audit, d.allergens ?? []));
   });
 
 const wordsOf = (line: ReadLine) => `${line.origin} ${line.line.text}`;

@@ -4,6 +4,7 @@ import { zeros } from '@/core/food/nutrients';
 import type { Corners } from '@/core/range/bounds';
 import { roleFromTitle, type Protocol, type RoleId } from '@/core/protocol';
 import { exact, type Range } from '@/core/range/range';
+import { allergensOfLines } from '@/core/read/allergens';
 import { gramsTogether } from '@/core/read/corners';
 import { widestGrams } from '@/core/read/line';
 import type { ReadFood, ReadLine, ReadRecipe } from '@/core/read/types';
@@ -174,9 +175,7 @@ export function auditRecipe(read: ReadRecipe, protocol: Protocol, options: Audit
   if (read.lines.every((l) => l.origin === 'method'))
     problems.push('No ingredient list was found in this text.');
   if (!read.servings.said) problems.push('The recipe does not say how many it feeds; read as one to eight.');
-  const allergens = new Set(
-    read.lines.flatMap((l) => [...l.foods, ...l.alternatives].flatMap((f) => f.food?.allergens ?? [])),
-  );
+  const allergens = allergensOfLines(read.lines);
   return {
     source: options.source ?? '',
     title: read.recipe.title,
@@ -195,7 +194,11 @@ export function auditRecipe(read: ReadRecipe, protocol: Protocol, options: Audit
     perServing: perServing(total, servings),
     per100g: options.per100g === false ? NO_FIGURES : per100g(dish, total),
     limits,
-    allergens: [...allergens].sort(),
+    allergens: [...allergens.allergens],
+    allergenDoubts: allergens.allergenDoubts.map(({ because, allergens: which }) => ({
+      because,
+      allergens: which && [...which],
+    })),
     variants: variantsOf(read, dish, protocol, role),
     cautions: cautionsOf(read, role),
     notAdapted: whyNotAdapted(read),

@@ -115,7 +115,10 @@ export const RecipeAuditSchema = z.object({
   perServing: NutrientsSchema,
   per100g: NutrientsSchema,
   limits: z.array(LimitSchema),
+  /** Allergens of all foods that its words may mean. */
   allergens: z.array(z.string()),
+  /** Why further ones cannot be ruled out; `allergens` null where it may be any. To somebody allergic a doubt is a no. */
+  allergenDoubts: z.array(z.object({ because: z.string(), allergens: z.array(z.string()).nullable() })),
   /** With everything that is optional or served beside, and without; empty where there is nothing of the kind. */
   variants: z.array(
     z.object({

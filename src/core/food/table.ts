@@ -10,6 +10,10 @@ export interface Food extends FoodRow {
   readonly spread?: readonly Float64Array[] | undefined;
   /** True for a packet of the cook's own. */
   readonly own?: boolean | undefined;
+  /** Why its allergens are not known, where they are not: a packet whose statement cannot be read. */
+  readonly allergensNotKnown?: string | undefined;
+  /** Allergens that its packet says it may contain. */
+  readonly traces?: readonly string[] | undefined;
   readonly kindLabel: string;
   readonly kindClass: KindRow['class'];
 }

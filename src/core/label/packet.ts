@@ -1,7 +1,8 @@
+import { allergensNamed } from '@/core/allergen/allergen';
 import { findFood, SURE } from '@/core/food/find';
 import { AT, FIELDS, TABLE_FIELDS, zeros, type Field } from '@/core/food/nutrients';
 import { CLASSES } from '@/core/food/schema';
-import { carbohydrateKcal, CLASS_FIELD, foodById, FOODS, kindLabel, type Food } from '@/core/food/table';
+import { carbohydrateKcal, CLASS_FIELD, foodById, kindLabel, type Food } from '@/core/food/table';
 import { readLineWords } from '@/core/recipe/line';
 import type { Range } from '@/core/range/range';
 import { classesOf, type IngredientClass } from './classes';
@@ -169,16 +170,42 @@ function portionsOf(text: string): Food['portions'] {
   return out;
 }
 
-/** Allergens of the statement's foods and of its "contains" line, in the table's words. */
-function allergensOf(label: Label): string[] {
-  const known = new Set(FOODS.flatMap((f) => f.allergens));
-  const said = label.contains.map((w) => w.toLowerCase());
-  const foods = label.ingredients.flatMap(({ text }) => {
-    const best = findFood(text.toLowerCase(), '', 1)[0];
-    return best && best.confidence >= SURE ? best.food.allergens : [];
-  });
-  const named = [...known].filter((a) => said.some((w) => w.includes(a) || a.includes(w)));
-  return [...new Set([...foods, ...named])].sort();
+/** Words of animal foods that plant foods share ("coconut milk"). */
+const SHARED_NAMES = new Set(['milk', 'egg', 'fish']);
+
+/** Allergens of a name or an ingredient: those of the food it is, and those it names outright. */
+function allergensIn(words: string): string[] {
+  const best = findFood(words.toLowerCase(), '', 1)[0];
+  const food = best && best.confidence >= SURE ? best.food : null;
+  const named = allergensNamed(words).filter(
+    (a) => !(food && food.kindClass !== 'animal' && SHARED_NAMES.has(a)),
+  );
+  return [...(food?.allergens ?? []), ...named];
+}
+
+/**
+ * Allergens of a packet: of its statement's foods and its "contains" line. Without a statement that can be read they
+ * are those of its name and its kin, and further ones are not known.
+ */
+function allergensOf(
+  label: Label,
+  packet: Packet,
+  like: Food | null,
+): Pick<Food, 'allergens' | 'allergensNotKnown' | 'traces'> {
+  const stated = label.ingredients.length > 0;
+  const words = stated ? label.ingredients.map((i) => i.text) : [packet.name, ...packet.names];
+  const all = [
+    ...words.flatMap(allergensIn),
+    ...label.contains.flatMap(allergensNamed),
+    ...(stated ? [] : (like?.allergens ?? [])),
+  ];
+  const allergens = [...new Set(all)].sort();
+  const traces = [...new Set(label.mayContain.flatMap(allergensNamed))].filter((a) => !allergens.includes(a));
+  return {
+    allergens,
+    traces,
+    allergensNotKnown: stated ? undefined : 'its packet has no ingredient statement that can be read',
+  };
 }
 
 /** Substances of no kitchen use: what NOVA knows ultra-processed products by (Monteiro et al., FAO 2019). */
@@ -231,7 +258,7 @@ export function readPacket(packet: Packet): PacketReading {
     >),
     energyKcal: bounds.energyKcal[1] * 100,
     refuse: 0,
-    allergens: allergensOf(label),
+    ...allergensOf(label, packet, like),
     adds: (['oil', 'salt', 'sugar'] as const).filter((a) => hidden.has(a)),
     might: [],
     classes: [],

@@ -158,7 +158,53 @@ function verdictFor(
   return { protocol: protocol.id, verdict: worst(limits.map((l) => l.verdict)), limits, because };
 }
 
-const isStatement = (line: string) => /\bingredients?\s*:/i.test(line);
+const STATEMENT = /\bingredients?\s*:/i;
+/** "Ingredients" alone in its row, the statement below it. */
+const BARE = /^\W*ingredients?\s*(?:list|statement)?\W*$/i;
+/** What stands behind a statement in the same row or block and is no ingredient: the figures, a use-by date. */
+const PANEL = /\b(?:nutrition(?:al)?\b|typical values\b|energy\s*:?\s*\d|per\s*100\s*(?:g|ml)\b|serving size\b|best before\b|store in\b)/i;
+
+/** Words of the statement, and what else the packet says, row by row. */
+function partsOf(text: string): { statement: string; others: string[] } {
+  const lines = text.split(/\r?\n/).map((l) => l.trim());
+  const at = lines.findIndex((l) => STATEMENT.test(l) || BARE.test(l));
+  if (at < 0) return { statement: '', others: rowsOf(lines) };
+  const head = lines[at] ?? '';
+  const bare = BARE.test(head);
+  let from = at + 1;
+  // the statement may stand a blank row below its heading
+  if (bare || STATEMENT.exec(head)?.[0].length === head.length) while (from < lines.length && !lines[from]) from += 1;
+  let end = from;
+  while (end < lines.length && lines[end] && !PANEL.test(lines[end] ?? '')) end += 1;
+  const inRow = bare ? '' : head.slice(STATEMENT.exec(head)?.index ?? 0);
+  const before = bare ? '' : head.slice(0, STATEMENT.exec(head)?.index ?? 0);
+  const cut = PANEL.exec(inRow)?.index ?? inRow.length;
+  const rest = lines.slice(from, end);
+  const words = `Ingredients: ${[inRow.slice(0, cut).replace(STATEMENT, ''), ...rest].join(' ')}`.trim();
+  const after = lines.slice(end).filter((l) => /^(?:contains|may contain|allergens?|allergy)\b/i.test(l));
+  const statement = /^ingredients:\s*\.?$/i.test(words) ? '' : [words, ...after].join(' ');
+  return {
+    statement,
+    others: rowsOf([...lines.slice(0, at), before, inRow.slice(cut), ...lines.slice(end)].filter((l) => l !== '')),
+  };
+}
+
+/** Names that open a figure; a label typed in one row is cut before each. */
+const FIGURE_NAMES =
+  /(?<![\w-])(?:(?:of which|sat\.|total|dietary|added|trans|poly|mono) )?(?:(?:mono|poly)?(?:un)?saturated )?(?:energy|calories|fat|saturates|carbohydrates?|carbs?|sugars?|fib(?:re|er)|protein|salt|sodium|includes)\b[^a-z\d]{0,4}(?:<|less than )?\s{0,3}\d/gi;
+
+/** A row that holds several figures becomes a row for each: "Energy 2580kJ / 622kcal, Fat 51g, Salt 0.1g". */
+function rowsOf(lines: readonly string[]): string[] {
+  return lines.flatMap((line) => {
+    if (line.length > 4000) return [line];
+    const cuts = [...line.matchAll(FIGURE_NAMES)].map((m) => m.index);
+    if (cuts.length < 2) return [line];
+    const places = [0, ...cuts.filter((c) => c > 0), line.length];
+    return places.slice(0, -1).map((from, i) =>
+      line.slice(from, places[i + 1]).replace(/[\s,;.|/]+$/, '').trim(),
+    ).filter(Boolean);
+  });
+}
 
 /**
  * Reads a packet: what its printed figures can mean after rounding, what its ingredients hide, whether its
@@ -167,21 +213,9 @@ const isStatement = (line: string) => /\bingredients?\s*:/i.test(line);
  * @param text the packet's words: name, claims, figures in rows, "Ingredients: …"
  */
 export function readLabel(text: string, protocols: readonly Protocol[] = PROTOCOLS): Label {
-  const lines = text.split(/\r?\n/).map((l) => l.trim());
-  const start = lines.findIndex(isStatement);
-  let end = start;
-  while (start >= 0 && end < lines.length && lines[end]) end += 1;
-  const statementText = start >= 0 ? lines.slice(start, end).join(' ') : '';
-  const after =
-    start >= 0
-      ? lines
-          .slice(end)
-          .filter((l) => /^(?:contains|may contain|allergens?)\b/i.test(l))
-          .join(' ')
-      : '';
-  const others = start >= 0 ? [...lines.slice(0, start), ...lines.slice(end)] : lines;
+  const { statement: statementText, others } = partsOf(text);
   const statement: Statement = statementText
-    ? readStatement(`${statementText} ${after}`)
+    ? readStatement(statementText)
     : { ingredients: [], mayContain: [], contains: [] };
   const printed = readFigures(others);
   const { perServing, per100g } = figuresOf(printed);

@@ -4,6 +4,7 @@ import { tokens } from '@/core/food/tokens';
 import { kindLabel, type Food } from '@/core/food/table';
 import { weightEaten } from '@/core/prepare/yields';
 import { ratioBounds, sumBounds, type Corners } from '@/core/range/bounds';
+import { allergensOfLines } from './allergens';
 import type { ReadRecipe } from './types';
 
 /** A recipe that may stand in another one as an ingredient. */
@@ -74,6 +75,7 @@ export function foodOfRecipe(id: string, read: ReadRecipe): Food {
   const grams = vectors?.grams ?? 0;
   const { best: plates } = read.servings.range;
   const foods = read.lines.flatMap((l) => [...l.foods, ...l.alternatives].flatMap((f) => f.food ?? []));
+  const allergens = allergensOfLines(read.lines);
   const hundred = (name: keyof typeof AT) =>
     Number.isNaN(best[AT[name]]) ? null : (best[AT[name]] as number) * 100;
   return {
@@ -100,7 +102,8 @@ export function foodOfRecipe(id: string, read: ReadRecipe): Food {
     ironMg: hundred('ironMg'),
     alcoholG: hundred('alcoholG'),
     refuse: 0,
-    allergens: [...new Set(foods.flatMap((f) => f.allergens))],
+    allergens: [...allergens.allergens],
+    allergensNotKnown: allergens.allergenDoubts.map((d) => d.because).join('; ') || undefined,
     adds: [...new Set(foods.flatMap((f) => f.adds))],
     might: [],
     classes: [],

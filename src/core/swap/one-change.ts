@@ -1,5 +1,6 @@
 import { auditRecipe } from '@/core/audit/audit';
 import type { Protocol, RoleId } from '@/core/protocol';
+import { allergensOfLines, conflictsOf, isSafe } from '@/core/read/allergens';
 import type { ReadRecipe, ReadSettings } from '@/core/read/types';
 import { rankSwaps } from './rank';
 
@@ -33,9 +34,8 @@ export function oneChange(
     const line = before.lines[i];
     if (!line) return 0;
     const worst = line.findings.some((f) => f.level === 'banned' || f.level === 'over') ? 2 : 0;
-    const allergen = read.lines[i]?.foods.some((f) =>
-      f.food?.allergens.some((a) => diner.allergens.includes(a)),
-    );
+    const own = read.lines[i];
+    const allergen = own !== undefined && !isSafe(conflictsOf(allergensOfLines([own]), diner.allergens));
     const sodium = (line.contribution.sodiumMg?.best ?? 0) / 500;
     return worst + (allergen ? 2 : 0) + (line.contribution.fatSharePoints?.best ?? 0) / 10 + sodium;
   };
@@ -56,7 +56,7 @@ export function oneChange(
     });
     for (const { after, swap } of previews) {
       const fits = after.verdict === 'within' || after.verdict === 'near';
-      if (!fits || diner.allergens.some((a) => after.allergens.includes(a))) continue;
+      if (!fits || !isSafe(conflictsOf(after, diner.allergens))) continue;
       if (!best || swap.closeness > best.closeness)
         best = { line, text: before.lines[line]?.text ?? '', swap: swap.name, closeness: swap.closeness };
     }

@@ -2,6 +2,7 @@ import { auditRecipe } from '@/core/audit/audit';
 import type { AuditLimit, RecipeAudit } from '@/core/audit/schema';
 import { foodById } from '@/core/food/table';
 import type { Protocol, RoleId } from '@/core/protocol';
+import { conflictsOf } from '@/core/read/allergens';
 import { readRecipe } from '@/core/read/read';
 import { parseRecipe } from '@/core/recipe/parse';
 import type { ReadRecipe, ReadSettings } from '@/core/read/types';
@@ -81,6 +82,7 @@ export function rankSwaps(
   if (!line) return { role: { id: 'any', label: 'in the dish', evidence: '' }, previews: [] };
   const role = roleOf(read, line);
   const start = distance(before.limits);
+  const known = new Set(before.allergenDoubts.map((d) => d.because));
   const previews: SwapPreview[] = [];
   for (const swap of swapsFor(line, role)) {
     // a swap for a food by itself changes nothing
@@ -98,7 +100,12 @@ export function rankSwaps(
     const brings = after.allergens.filter((a) => !before.allergens.includes(a));
     const takes = before.allergens.filter((a) => !after.allergens.includes(a));
     const own = swap.to.flatMap((t) => foodById(t.food)?.allergens ?? []);
-    const unsafe = (options.avoid ?? []).filter((a) => own.includes(a));
+    const avoid = options.avoid ?? [];
+    const doubted = conflictsOf(after, avoid).doubts.some((d) => !known.has(d));
+    const unsafe = [
+      ...avoid.filter((a) => own.includes(a) || brings.includes(a)),
+      ...(doubted ? ['what is not known'] : []),
+    ];
     const lean = leaning(swap, options.tastes ?? NO_TASTES);
     previews.push({
       swap,

@@ -3,6 +3,7 @@ import type { RecipeAudit } from '@/core/audit/schema';
 import { showRange } from '@/core/format/figures';
 import type { Protocol } from '@/core/protocol';
 import type { ReadRecipe } from '@/core/read/types';
+import { allergenWords } from '@/core/format/allergens';
 import { Glyph } from '@/ui/glyph';
 import type { StoredRecipe } from '@/data/db';
 import type { OneChange } from '@/core/swap/one-change';
@@ -180,10 +181,10 @@ export function DishPanel({
             </div>
           )}
         </dl>
-        {audit.allergens.length > 0 && (
+        {audit.allergens.length + audit.allergenDoubts.length > 0 && (
           <p className="mt-2 text-[13px]">
             <span className="text-mute">Allergens by the usual product: </span>
-            {audit.allergens.join(', ')}
+            {allergenWords(audit)}
           </p>
         )}
         <Weighing audit={audit} read={read} weighed={weighed} onWeighed={onWeighed} />

@@ -5,7 +5,7 @@ import { ROLES, roleLabel, type RoleId } from '@/core/protocol';
 import { Button } from '@/ui/button';
 import { Glyph } from '@/ui/glyph';
 import { servingsWords, VERDICT_WORDS } from './model';
-import type { TableDiner } from './use-table';
+import { markFor, type TableDiner } from './use-table';
 
 interface TopProps {
   audit: RecipeAudit;
@@ -95,13 +95,16 @@ export function Diners({
           onClick={() => onChoose(d.id)}
           className={`flex items-center gap-2 rounded-[9px] bg-sheet px-2.5 py-1 text-left ${d.id === chosen ? 'border-2 border-rim' : 'border-2 border-hair'}`}
         >
-          <Glyph mark={d.unsafe.length > 0 ? 'over' : d.audit.verdict} />
+          <Glyph mark={markFor(d)} />
           <span className="leading-tight">
             <span className="block font-semibold">{d.name}</span>
             <span className="block text-[12px] text-mute">
               {d.name === d.protocol.name ? VERDICT_WORDS[d.audit.verdict] : d.protocol.name}
               {d.disliked.length > 0 && d.unsafe.length === 0 && ` · dislikes ${d.disliked.join(', ')}`}
               {d.unsafe.length > 0 && <b className="font-semibold text-over"> · has {d.unsafe.join(', ')}</b>}
+              {d.unsafe.length === 0 && d.doubts.length > 0 && (
+                <b className="font-semibold text-ink"> · allergens not known</b>
+              )}
             </span>
           </span>
         </button>

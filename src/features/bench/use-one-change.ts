@@ -10,7 +10,7 @@ const WAIT_MS = 500;
 
 /** True where somebody may eat the dish as it is. */
 export const mayEat = (d: TableDiner): boolean =>
-  d.unsafe.length === 0 && (d.audit.verdict === 'within' || d.audit.verdict === 'near');
+  d.unsafe.length === 0 && d.doubts.length === 0 && (d.audit.verdict === 'within' || d.audit.verdict === 'near');
 
 /**
  * For everyone who may not eat the dish as it is: the one swap that lets them, looked for in the worker once the

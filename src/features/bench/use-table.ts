@@ -2,9 +2,10 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo } from 'react';
 import { auditRecipe } from '@/core/audit/audit';
-import type { RecipeAudit } from '@/core/audit/schema';
+import type { RecipeAudit, Verdict } from '@/core/audit/schema';
 import { tokens } from '@/core/food/tokens';
 import { PROTOCOLS, type Protocol, type RoleId } from '@/core/protocol';
+import { conflictsOf } from '@/core/read/allergens';
 import type { ReadRecipe } from '@/core/read/types';
 import { database, type StoredDiner } from '@/data/db';
 import { listDiners, newDiner } from '@/data/diners';
@@ -18,11 +19,17 @@ export interface TableDiner {
   readonly audit: RecipeAudit;
   /** Allergens of theirs that are in the dish. */
   readonly unsafe: readonly string[];
+  /** Why it is not known whether it is safe for them; a doubt counts as a no. */
+  readonly doubts: readonly string[];
   /** Foods in the dish that they would rather not eat. */
   readonly disliked: readonly string[];
   readonly appetite: number;
   readonly medical: boolean;
 }
+
+/** What stands before somebody's name: an allergen of theirs outranks every limit, a doubt all but "over". */
+export const markFor = (d: Pick<TableDiner, 'unsafe' | 'doubts' | 'audit'>): Verdict =>
+  d.unsafe.length > 0 ? 'over' : d.doubts.length > 0 && d.audit.verdict !== 'over' ? 'unknown' : d.audit.verdict;
 
 /** The diners kept, or each protocol as a diner of its own while there are none. */
 export function useDiners(): readonly StoredDiner[] {
@@ -61,6 +68,7 @@ export function judgeTable(
       audits.get(key) ??
       auditRecipe(read, protocol, { role: role ?? undefined, per100g: false, plate: diner.appetite });
     audits.set(key, audit);
+    const conflict = conflictsOf(audit, diner.allergens);
     return [
       {
         id: diner.id,
@@ -68,7 +76,8 @@ export function judgeTable(
         protocol,
         allergens: diner.allergens,
         audit,
-        unsafe: diner.allergens.filter((a) => audit.allergens.includes(a)),
+        unsafe: conflict.has,
+        doubts: conflict.doubts,
         disliked: dislikesIn(read, diner.dislikes),
         appetite: diner.appetite,
         medical: diner.medical,

@@ -1,13 +1,14 @@
 import type { OneChange } from '@/core/swap/one-change';
 import { Glyph } from '@/ui/glyph';
 import { mayEat } from './use-one-change';
-import type { TableDiner } from './use-table';
+import { markFor, type TableDiner } from './use-table';
 
 function answer(d: TableDiner, change: OneChange | null | undefined): string {
   if (mayEat(d)) return d.audit.verdict === 'near' ? 'as it is, close to a limit' : 'as it is';
   if (change) return `with one change: ${change.swap.toLowerCase()}, for “${change.text}”`;
   if (d.audit.notAdapted) return 'not: it is left as it is';
   if (d.unsafe.length > 0) return `not: it has ${d.unsafe.join(', ')}`;
+  if (d.doubts.length > 0) return `not: allergens are not known (${d.doubts.join('; ')})`;
   if (d.audit.verdict === 'depends') return 'depends on what was meant';
   if (d.audit.verdict === 'unknown') return 'not known yet';
   return change === null ? 'not with one change' : 'not as it is';
@@ -32,7 +33,7 @@ export function Who({
           return (
             <li key={d.id} className="flex items-baseline gap-2">
               <span className="translate-y-[2px]">
-                <Glyph mark={d.unsafe.length > 0 ? 'over' : d.audit.verdict} size={12} label={false} />
+                <Glyph mark={markFor(d)} size={12} label={false} />
               </span>
               <span>
                 <b className="font-semibold">{d.name}</b>{' '}

@@ -19,6 +19,8 @@ export interface Eats {
   readonly mark: RecipeAudit['verdict'];
   /** Allergens of theirs in it. */
   readonly unsafe: readonly string[];
+  /** Why it is not known whether it is safe for them. */
+  readonly doubts: readonly string[];
 }
 
 /** One version of a dish, with all that is compared. */
@@ -51,6 +53,7 @@ const eatsOf = (read: ReadRecipe, { diners, role, byId }: Ground): Eats[] =>
     name: d.name,
     mark: d.audit.verdict,
     unsafe: d.unsafe,
+    doubts: d.doubts,
   }));
 
 const saysOf = (v: Version): string => {

@@ -1,3 +1,4 @@
+import { allergenWords } from '@/core/format/allergens';
 import type { Change } from '@/core/adapt/schema';
 import type { Column } from './columns';
 import { figuresOf, shown } from './figures';
@@ -34,12 +35,13 @@ export function sheetOf(title: string, protocol: string, columns: readonly Colum
     ...figures('plate'),
     rows('500 kcal buy, g', (c) => shown(c.gramsFor500)),
     ...(columns.some((c) => c.cost !== null) ? [rows('Cost', (c) => c.cost ?? 'not known')] : []),
-    rows('Allergens', (c) => c.audit.allergens.join(', ') || 'none named'),
+    rows('Allergens', (c) => allergenWords(c.audit)),
     ...names.map((name) =>
       rows(name, (c) => {
         const eats = c.eats.find((e) => e.name === name);
         if (!eats) return 'not known';
-        return eats.unsafe.length > 0 ? `must not: ${eats.unsafe.join(', ')}` : MARKS[eats.mark];
+        if (eats.unsafe.length > 0) return `must not: ${eats.unsafe.join(', ')}`;
+        return eats.doubts.length > 0 ? 'must not: allergens not known' : MARKS[eats.mark];
       }),
     ),
     '',

@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react';
+import { allergenWords } from '@/core/format/allergens';
 import type { Protocol } from '@/core/protocol';
 import type { Range } from '@/core/range/range';
 import { Glyph } from '@/ui/glyph';
@@ -124,7 +125,7 @@ export function CompareTable({
             <Plate grams={c.gramsFor500} most={most} />
           ))}
           {columns.some((c) => c.cost !== null) && row('Cost, a plate', (c) => c.cost ?? 'not known')}
-          {row('Allergens', (c) => c.audit.allergens.join(', ') || 'none named')}
+          {row('Allergens', (c) => allergenWords(c.audit))}
           {row('Changed', (c) => (
             <Changed column={c} />
           ))}
@@ -141,6 +142,8 @@ export function CompareTable({
               if (!eats) return null;
               return eats.unsafe.length > 0 ? (
                 <span className="font-semibold text-over">must not: {eats.unsafe.join(', ')}</span>
+              ) : eats.doubts.length > 0 ? (
+                <span className="font-semibold">must not: allergens not known</span>
               ) : (
                 <Glyph mark={eats.mark} size={12} />
               );

@@ -1,6 +1,7 @@
 'use client';
 import type { FoodLimit } from '@/core/audit/food';
 import type { Food } from '@/core/food/table';
+import { allergensOfFood } from '@/core/format/allergens';
 import type { Protocol } from '@/core/protocol';
 import { Button } from '@/ui/button';
 import { Glyph } from '@/ui/glyph';
@@ -142,7 +143,7 @@ export function Compare({
             </th>
             {foods.map((f) => (
               <td key={f.id} className="px-2">
-                {f.allergens.join(', ') || 'none named'}
+                {allergensOfFood(f) ?? 'none named'}
               </td>
             ))}
           </tr>

@@ -3,6 +3,7 @@ import Link from 'next/link';
 import type { FoodLimit } from '@/core/audit/food';
 import { buyingWords } from '@/core/food/buying';
 import type { Food } from '@/core/food/table';
+import { allergensOfFood } from '@/core/format/allergens';
 import { showNumber } from '@/core/format/figures';
 import type { Protocol } from '@/core/protocol';
 import type { StoredKitchenFood } from '@/data/db';
@@ -171,7 +172,7 @@ export function FoodPage({
           </section>
           <section>
             <h3 className="font-semibold">On the label</h3>
-            {food.allergens.length > 0 && <p>Allergens: {food.allergens.join(', ')}</p>}
+            {allergensOfFood(food) && <p>Allergens: {allergensOfFood(food)}</p>}
             {food.adds.length > 0 && <p>Bought, it usually holds {food.adds.join(', ')}.</p>}
             {buy ? (
               <p>
@@ -185,7 +186,8 @@ export function FoodPage({
                 : {buy.because}.
               </p>
             ) : (
-              food.allergens.length + food.adds.length === 0 && (
+              allergensOfFood(food) === null &&
+              food.adds.length === 0 && (
                 <p className="text-mute">Nothing to look for.</p>
               )
             )}

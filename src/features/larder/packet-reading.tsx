@@ -1,3 +1,4 @@
+import { allergensOfFood } from '@/core/format/allergens';
 import { showRange } from '@/core/format/figures';
 import type { PacketReading as Reading } from '@/core/label/packet';
 import { NUTRIENTS, type Label, type LabelNutrient } from '@/core/label/schema';
@@ -132,10 +133,17 @@ export function PacketReading({ reading, diners }: { reading: Reading; diners: r
           {label.mayContain.length > 0 && (
             <p className="text-[13px] text-mute">May contain {label.mayContain.join(', ')}.</p>
           )}
-          {reading.ok && reading.food.allergens.length > 0 && (
-            <p>Allergens: {reading.food.allergens.join(', ')}</p>
-          )}
         </div>
+      )}
+      {reading.ok && allergensOfFood(reading.food) && (
+        <p className="flex items-baseline gap-2">
+          {reading.food.allergensNotKnown && (
+            <span className="translate-y-[2px]">
+              <Glyph mark="unknown" size={12} label={false} />
+            </span>
+          )}
+          <span>Allergens: {allergensOfFood(reading.food)}</span>
+        </p>
       )}
       {label.claims.length > 0 && (
         <div>

@@ -5,6 +5,7 @@ import { useRouter } from 'next/navigation';
 import { useEffect, useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import { showRange } from '@/core/format/figures';
+import { conflictsOf } from '@/core/read/allergens';
 import { database } from '@/data/db';
 import { sampleText, seedDemo } from '@/data/demo';
 import {
@@ -148,13 +149,27 @@ export function Shelf({ demo }: { demo: boolean }) {
                       )}
                     </th>
                     {diners.map((d) => {
-                      const unsafe = row ? d.allergens.filter((a) => row.allergens.includes(a)) : [];
+                      const { has: unsafe, doubts } = row
+                        ? conflictsOf(row, d.allergens)
+                        : { has: [], doubts: [] };
+                      const verdict = row?.verdicts[d.protocol] ?? 'unknown';
                       return (
                         <td key={d.id} className="px-2 text-center">
                           {row && (
                             <Glyph
-                              mark={unsafe.length > 0 ? 'over' : (row.verdicts[d.protocol] ?? 'unknown')}
+                              mark={
+                                unsafe.length > 0
+                                  ? 'over'
+                                  : doubts.length > 0 && verdict !== 'over'
+                                    ? 'unknown'
+                                    : verdict
+                              }
                             />
+                          )}
+                          {unsafe.length === 0 && doubts.length > 0 && (
+                            <span className="block text-[11.5px] leading-tight" title={doubts.join('; ')}>
+                              allergens not known
+                            </span>
                           )}
                           {unsafe.length > 0 && (
                             <span className="block text-[11.5px] leading-tight text-over">

@@ -1,13 +1,12 @@
 'use client';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { FOODS } from '@/core/food/table';
+import { ALLERGENS } from '@/core/allergen/allergen';
 import type { Protocol } from '@/core/protocol';
 import { database, type StoredDiner } from '@/data/db';
 import { removeDiner, saveDiner } from '@/data/diners';
 import { Button } from '@/ui/button';
 
-const ALLERGENS = [...new Set(FOODS.flatMap((f) => f.allergens))].sort();
 const PLATES = [
   [0.5, 'half a plate'],
   [0.75, 'a smaller plate'],
@@ -103,7 +102,7 @@ export function DinerCard({
       <fieldset className="mt-2">
         <legend className="text-[13px] font-semibold">Must not eat</legend>
         <div className="flex flex-wrap gap-x-4 gap-y-1">
-          {ALLERGENS.map((a) => (
+          {ALLERGENS.map(({ id: a, label }) => (
             <label key={a} className="flex min-h-7 items-center gap-1.5">
               <input
                 type="checkbox"
@@ -117,7 +116,7 @@ export function DinerCard({
                   })
                 }
               />
-              {a}
+              {label}
             </label>
           ))}
         </div>

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { MOST_BYTES } from '@/core/format/text';
+import { readAllergens } from '@/core/allergen/allergen';
 import { US_MEASURES } from '@/core/measure/units';
 import { PROTOCOLS, protocolById, ROLES, type Protocol } from '@/core/protocol';
 import { adaptText } from '@/server/adapt-text';
@@ -45,14 +46,24 @@ export async function POST(request: Request): Promise<Response> {
       `There are ${PROTOCOLS.map((p) => p.id).join(', ')}.`,
       `also.${unknown}.protocol`,
     );
+  const mustNot = [body.allergens ?? [], ...also.map((d) => d.allergens ?? [])].map(readAllergens);
+  for (const [i, reading] of mustNot.entries())
+    if (!reading.ok)
+      return refuse(
+        400,
+        'unknown-allergen',
+        `${reading.message}.`,
+        i === 0 ? `allergens.${reading.at}` : `also.${i - 1}.allergens.${reading.at}`,
+      );
+  const allergens = mustNot.map((r) => (r.ok ? r.ids : []));
   const result = await adaptText(
     body.text,
     [
-      { protocol, allergens: body.allergens ?? [] },
-      ...also.map(({ plate, ...d }) => ({
+      { protocol, allergens: allergens[0] ?? [] },
+      ...also.map(({ plate, protocol: theirs }, i) => ({
         ...(plate === undefined ? {} : { plate }),
-        protocol: d.protocol as Protocol,
-        allergens: d.allergens ?? [],
+        protocol: theirs as Protocol,
+        allergens: allergens[i + 1] ?? [],
       })),
     ],
     { measures: US_MEASURES, corrections: {}, servings: body.servings },
@@ -64,6 +75,12 @@ export async function POST(request: Request): Promise<Response> {
       forced: body.change ?? [],
     },
   );
-  if (!result.ok) return refuse(result.code === 'too-large' ? 413 : 400, result.code, result.message, 'text');
+  if (!result.ok)
+    return refuse(
+      result.code === 'too-large' ? 413 : 400,
+      result.code,
+      result.message,
+      result.path ?? 'text',
+    );
   return Response.json(result.adaptation);
 }
