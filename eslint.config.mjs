@@ -31,6 +31,8 @@ const config = [
         'error',
         { fixStyle: 'inline-type-imports', prefer: 'type-imports', disallowTypeAnnotations: false },
       ],
+      // { rev: _, ...rest }: taken off, not used
+      '@typescript-eslint/no-unused-vars': ['error', { ignoreRestSiblings: true }],
       '@typescript-eslint/no-explicit-any': 'error',
       '@typescript-eslint/no-non-null-assertion': 'error',
       'no-console': 'error',
@@ -56,6 +58,7 @@ const config = [
     ignores: [
       '.shots/**',
       '.next/**',
+      'dist/**',
       'node_modules/**',
       'content/compiled/**',
       'next-env.d.ts',

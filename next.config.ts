@@ -5,7 +5,7 @@ const config: NextConfig = {
   poweredByHeader: false,
   devIndicators: false,
   // the solver finds its WASM beside itself
-  serverExternalPackages: ['highs'],
+  serverExternalPackages: ['highs', 'piscina'],
   turbopack: { root: __dirname },
 };
 

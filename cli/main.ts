@@ -7,6 +7,7 @@ import { auditText, withRecipes } from '../src/core/audit/text';
 import { larderOf, TABLE_LARDER, type Larder } from '../src/core/food/larder';
 import { foodRows } from '../src/core/food/list';
 import { PROTOCOLS, protocolById, ROLES, settled, type Protocol, type RoleId } from '../src/core/protocol';
+import { isGrams, isServings, MOST_GRAMS, MOST_SERVINGS } from '../src/core/recipe/limits';
 import { recipeText } from '../src/core/format/text';
 import { foodsOf } from '../src/core/label/packet';
 import { readLabel } from '../src/core/label/read';
@@ -35,7 +36,7 @@ function complain(message: string): 2 {
 
 type Flags = Record<string, string | boolean | string[] | undefined>;
 
-const UNIT_MESSAGES = { servings: 'a number of servings is above 0 and at most 1000' };
+const UNIT_MESSAGES = { servings: `a number of servings is above 0 and at most ${MOST_SERVINGS}` };
 
 /** A shipped protocol by its id, one of the cook's own from its file, or what is wrong. */
 function protocolOf(name: string): Protocol | string {
@@ -77,7 +78,7 @@ function audit(files: readonly string[], flags: Flags): number {
   const protocol = protocolOf(typeof flags.protocol === 'string' ? flags.protocol : 'heart-strict');
   if (typeof protocol === 'string') return complain(`audit: ${protocol}`);
   const servings = flags.servings === undefined ? undefined : Number(flags.servings);
-  if (servings !== undefined && !(servings > 0 && servings <= 1000))
+  if (servings !== undefined && !isServings(servings))
     return complain(`audit: --servings ${String(flags.servings)}: ${UNIT_MESSAGES.servings}`);
   const role = flags.role as RoleId | undefined;
   if (role !== undefined && !ROLES.includes(role))
@@ -87,8 +88,8 @@ function audit(files: readonly string[], flags: Flags): number {
   const cup = flags.cup === 'metric' ? 'metric' : 'us';
   const [potG, plateG] = [flags.pot, flags.plate].map((g) => (g === undefined ? undefined : Number(g)));
   for (const grams of [potG, plateG])
-    if (grams !== undefined && !(grams > 0 && grams <= 100_000))
-      return complain('audit: --pot and --plate are grams above 0');
+    if (grams !== undefined && !isGrams(grams))
+      return complain(`audit: --pot and --plate are grams above 0, at most ${MOST_GRAMS}`);
   const kitchen = typeof flags.larder === 'string' ? kitchenOf(flags.larder) : undefined;
   if (typeof kitchen === 'string') return complain(kitchen);
   const texts: { file: string; text: string }[] = [];
@@ -154,7 +155,7 @@ async function adaptFile(files: readonly string[], flags: Flags): Promise<number
   if (!Number.isInteger(alternatives) || alternatives < 0 || alternatives > 20)
     return complain('adapt: --alternatives is a whole number from 0 to 20');
   const servings = flags.servings === undefined ? undefined : Number(flags.servings);
-  if (servings !== undefined && !(servings > 0 && servings <= 1000))
+  if (servings !== undefined && !isServings(servings))
     return complain(`adapt: --servings ${String(flags.servings)}: ${UNIT_MESSAGES.servings}`);
   const role = flags.role as RoleId | undefined;
   if (role !== undefined && !ROLES.includes(role))
@@ -196,7 +197,9 @@ async function adaptFile(files: readonly string[], flags: Flags): Promise<number
   );
   if (!result.ok)
     return complain(
-      result.path ? `adapt: --${result.path.split('.')[0]}: ${result.message}` : `${file}, line 1: ${result.message}`,
+      result.path
+        ? `adapt: --${result.path.split('.')[0]}: ${result.message}`
+        : `${file}, line 1: ${result.message}`,
     );
   const { adaptation } = result;
   process.stdout.write(

@@ -67,6 +67,7 @@ test('packets stand side by side on a diner’s limits', async ({ page }) => {
   await openLarder(page);
   for (const name of [/^Tinned chickpeas, lock/, /^Tinned chickpeas in water/]) {
     await food(page, name).click();
+    await expect(page.getByRole('article', { name })).toBeVisible();
     await page.getByRole('button', { name: /Beside others/ }).click();
   }
   await page.getByRole('button', { name: 'Side by side, 2' }).click();

@@ -105,11 +105,11 @@ test('the metric cup changes the reading', async ({ page }) => {
   await expect(row(page, '1 cup water')).toContainText('250 g');
 });
 
-test('an empty bench says what to do and offers a sample', async ({ page }) => {
+test('a new recipe begins beside the last ones, or with a sample', async ({ page }) => {
   await openBench(page);
   await page.goto('/shelf');
   await page.getByRole('button', { name: 'New recipe' }).click();
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('An empty bench');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('A new recipe');
   await expectAccessible(page);
   await page.getByRole('button', { name: 'Try a sample' }).click();
   await expect(page.getByRole('region', { name: 'Lines' })).toBeVisible();

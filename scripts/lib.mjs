@@ -1,5 +1,7 @@
 import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, readFileSync, statSync } from 'node:fs';
+import http from 'node:http';
+import https from 'node:https';
 import net from 'node:net';
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -40,24 +42,33 @@ export async function freePort(from) {
   throw new Error(`no free port between ${from} and ${from + 49}`);
 }
 
-/** Starts the built app; resolves once it answers. */
-export async function startApp(port, { quiet = true } = {}) {
+/** True once an address answers; a certificate of one's own is no reason against it here. */
+const answers = (url) =>
+  new Promise((resolve) => {
+    const { get } = url.startsWith('https') ? https : http;
+    get(url, { rejectUnauthorized: false }, (response) => {
+      response.resume();
+      resolve(response.statusCode === 200);
+    }).on('error', () => resolve(false));
+  });
+
+/** Starts the built app, over https where that is asked for; resolves once it answers. */
+export async function startApp(port, { quiet = true, secure = false } = {}) {
   const child = spawn(
     process.execPath,
-    [path.join(root, 'node_modules/next/dist/bin/next'), 'start', '-p', String(port)],
+    secure
+      ? [path.join(root, 'scripts/serve-https.mjs'), String(port)]
+      : [path.join(root, 'node_modules/next/dist/bin/next'), 'start', '-p', String(port)],
     {
       cwd: root,
       stdio: quiet ? 'ignore' : 'inherit',
       env: { ...process.env, DULVET_DEMO: '1', NEXT_TELEMETRY_DISABLED: '1' },
     },
   );
-  const address = `http://localhost:${port}`;
+  const address = `${secure ? 'https' : 'http'}://localhost:${port}`;
   for (let i = 0; i < 120; i += 1) {
     if (child.exitCode !== null) throw new Error(`the server stopped with ${child.exitCode}`);
-    const up = await fetch(`${address}/api/protocols`).then(
-      (r) => r.ok,
-      () => false,
-    );
+    const up = await answers(`${address}/api/protocols`);
     if (up) return { child, address };
     await new Promise((r) => setTimeout(r, 250));
   }

@@ -1,28 +1,34 @@
 import { z } from 'zod';
 import { readAllergens } from '@/core/allergen/allergen';
 import { PacketSchema } from '@/core/label/schema';
-import { ROLES, SWITCHES } from '@/core/protocol';
+import { MOST_GRAMS, MOST_SERVINGS, refuseText } from '@/core/recipe/limits';
+import { PROTOCOLS, ROLES, SWITCHES } from '@/core/protocol';
 import { resolveProtocol } from '@/core/protocol/resolve';
 import { ProtocolSource } from '@/core/protocol/schema';
+import { titleOf } from '@/core/recipe/title';
 import type { DulvetDatabase } from './db';
-import { DEFAULT_SETTINGS } from './settings';
+import { DEFAULT_SETTINGS, readSettings } from './settings';
 
-const time = z.number().int().nonnegative();
+// a clock may stand before 1970
+const time = z.number().int();
 // files from before dishes were weighed have none
-const grams = z.number().positive().max(100_000).nullable().default(null);
+const grams = z.number().positive().max(MOST_GRAMS).nullable().default(null);
 const correction = z
   .object({
     foodId: z.string().optional(),
-    grams: z.number().positive().optional(),
+    grams: z.number().positive().max(MOST_GRAMS).optional(),
     role: z.string().optional(),
   })
   .strict();
 const recipe = z
   .object({
     id: z.string().min(1),
-    text: z.string().max(1024 * 1024),
+    text: z.string().superRefine((text, context) => {
+      const why = refuseText(text);
+      if (why) context.addIssue({ code: 'custom', message: why });
+    }),
     role: z.enum(ROLES).nullable(),
-    servings: z.number().positive().max(1000).nullable(),
+    servings: z.number().positive().max(MOST_SERVINGS).nullable(),
     corrections: z.record(z.string(), correction),
     potG: grams,
     plateG: grams,
@@ -47,6 +53,8 @@ const diner = z
     appetite: z.number().min(0.25).max(3).default(1),
     medical: z.boolean().default(false),
     order: z.number(),
+    // files from before two tabs were told apart have none
+    updatedAt: time.default(0),
   })
   .strict();
 
@@ -97,28 +105,76 @@ export const ArchiveSchema = z
         .strict(),
       theme: z.enum(['system', 'day', 'night']),
       currency: z.string().max(4).default(DEFAULT_SETTINGS.currency),
+      natural: z.boolean().default(DEFAULT_SETTINGS.natural),
+      singleKeys: z.boolean().default(DEFAULT_SETTINGS.singleKeys),
     }),
   })
   .strict();
 export type Archive = z.infer<typeof ArchiveSchema>;
 
-export async function exportArchive(db: DulvetDatabase): Promise<Archive> {
-  const settings = Object.fromEntries((await db.settings.toArray()).map((s) => [s.key, s.value]));
-  return ArchiveSchema.parse({
-    schema: 'dulvet.archive/1',
-    recipes: await db.recipes.toArray(),
-    diners: await db.diners.orderBy('order').toArray(),
-    packets: await db.packets.toArray(),
-    protocols: await db.protocols.toArray(),
-    meanings: await db.meanings.toArray(),
-    kitchen: await db.kitchen.toArray(),
-    swapUses: await db.swapUses.toArray(),
-    settings: {
-      measures: settings.measures ?? DEFAULT_SETTINGS.measures,
-      theme: settings.theme ?? DEFAULT_SETTINGS.theme,
-      currency: settings.currency ?? DEFAULT_SETTINGS.currency,
-    },
-  });
+/** A row that could not be written into the file, and why; the rest is in it. */
+export interface LeftOut {
+  readonly what: string;
+  readonly why: string;
+}
+
+const ROWS = {
+  recipes: recipe,
+  diners: diner,
+  packets: packet,
+  protocols: protocol,
+  meanings: meaning,
+  kitchen: kitchenFood,
+  swapUses: swapUse,
+} as const;
+export type TableName = keyof typeof ROWS;
+const TABLES = Object.keys(ROWS) as TableName[];
+
+/** What a cook calls a row. */
+function nameOf(table: TableName, row: unknown): string {
+  const r = row as { text?: string; name?: string; said?: string; source?: { name?: string }; id?: string };
+  const name = r.text !== undefined ? titleOf(r.text) : (r.name ?? r.said ?? r.source?.name ?? r.id ?? '');
+  return `${table}: ${(name || 'untitled').slice(0, 80)}`;
+}
+
+/**
+ * Everything that is kept, for a file. A row that cannot be written (by the same checks that reading it again makes) is
+ * left out and named: one bad recipe does not keep the others from being saved.
+ */
+export async function exportArchive(
+  db: DulvetDatabase,
+): Promise<{ readonly archive: Archive; readonly left: readonly LeftOut[] }> {
+  const left: LeftOut[] = [];
+  const rowsOf = async (table: TableName): Promise<unknown[]> => {
+    const rows: unknown[] =
+      table === 'diners' ? await db.diners.orderBy('order').toArray() : await db.table(table).toArray();
+    return rows.flatMap((row) => {
+      // how often it was written here is no part of it
+      const { rev: _, ...plain } = row as { rev?: number };
+      const parsed = ROWS[table].safeParse(table === 'recipes' ? plain : row);
+      if (parsed.success) return [parsed.data];
+      const [issue] = parsed.error.issues;
+      left.push({
+        what: nameOf(table, row),
+        why: `${issue?.path.map(String).join(' ') ?? ''}: ${issue?.message ?? 'is not as it should be'}`,
+      });
+      return [];
+    });
+  };
+  const settings = await readSettings(db);
+  const own = ArchiveSchema.shape.settings.safeParse(settings);
+  if (!own.success) left.push({ what: 'settings', why: z.prettifyError(own.error) });
+  const tables = Object.fromEntries(
+    await Promise.all(TABLES.map(async (t) => [t, await rowsOf(t)] as const)),
+  );
+  return {
+    archive: {
+      schema: 'dulvet.archive/1',
+      ...tables,
+      settings: own.success ? own.data : ArchiveSchema.shape.settings.parse(DEFAULT_SETTINGS),
+    } as Archive,
+    left,
+  };
 }
 
 export type ArchiveReading =
@@ -145,12 +201,22 @@ export function readArchive(text: string): ArchiveReading {
   const parsed = ArchiveSchema.safeParse(value);
   if (parsed.success) {
     for (const table of ['recipes', 'diners', 'packets', 'protocols'] as const) {
-      const ids = parsed.data[table].map((r) => r.id);
-      const twice = ids.find((id, i) => ids.indexOf(id) !== i);
+      const seen = new Set<string>();
+      const twice = parsed.data[table].map((r) => r.id).find((id) => seen.size === seen.add(id).size);
       if (twice)
         return { ok: false, message: `${table}: the id "${twice}" stands twice. Nothing was changed.` };
     }
     for (const [i, p] of parsed.data.protocols.entries()) {
+      if (PROTOCOLS.some((shipped) => shipped.id === p.id || shipped.id === p.source.id))
+        return {
+          ok: false,
+          message: `protocols [${i + 1}] id: “${p.id}” is a protocol that Dulvet ships; it cannot be replaced. Nothing was changed.`,
+        };
+      if (p.id !== p.source.id)
+        return {
+          ok: false,
+          message: `protocols [${i + 1}] source id: “${p.source.id}” is not the row’s own, “${p.id}”. Nothing was changed.`,
+        };
       const resolved = resolveProtocol(p.source, SWITCHES);
       if (!resolved.ok)
         return {
@@ -175,37 +241,3 @@ export function readArchive(text: string): ArchiveReading {
     message: `${where}: ${issue?.message ?? 'is not as it should be'}. Nothing was changed.`,
   };
 }
-
-/** Puts an archive's recipes, diners, packets and words beside what is there; the same id is replaced. All or nothing. */
-export async function importArchive(db: DulvetDatabase, archive: Archive): Promise<void> {
-  await db.transaction(
-    'rw',
-    [db.recipes, db.diners, db.settings, db.packets, db.meanings, db.protocols, db.kitchen, db.swapUses],
-    async () => {
-      await db.recipes.bulkPut(
-        archive.recipes.map((r) => ({ ...r, corrections: cleanCorrections(r.corrections) })),
-      );
-      await db.diners.bulkPut(archive.diners);
-      await db.packets.bulkPut(archive.packets);
-      await db.protocols.bulkPut(archive.protocols);
-      await db.meanings.bulkPut(archive.meanings);
-      await db.kitchen.bulkPut(archive.kitchen);
-      await db.swapUses.bulkPut(archive.swapUses);
-      await db.settings.put({ key: 'measures', value: archive.settings.measures });
-      await db.settings.put({ key: 'theme', value: archive.settings.theme });
-      await db.settings.put({ key: 'currency', value: archive.settings.currency });
-    },
-  );
-}
-
-const cleanCorrections = (all: Archive['recipes'][number]['corrections']) =>
-  Object.fromEntries(
-    Object.entries(all).map(([line, c]) => [
-      line,
-      {
-        ...(c.foodId === undefined ? {} : { foodId: c.foodId }),
-        ...(c.grams === undefined ? {} : { grams: c.grams }),
-        ...(c.role === undefined ? {} : { role: c.role }),
-      },
-    ]),
-  );

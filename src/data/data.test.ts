@@ -1,6 +1,7 @@
 import 'fake-indexeddb/auto';
 import Dexie from 'dexie';
-import { exportArchive, importArchive, readArchive } from './archive';
+import { ArchiveSchema, exportArchive, readArchive } from './archive';
+import { importArchive } from './bring-in';
 import { DulvetDatabase } from './db';
 import { seedDemo } from './demo';
 import { listDiners, newDiner, removeDiner, saveDiner } from './diners';
@@ -26,7 +27,7 @@ import {
 } from './larder';
 import { PROTOCOLS, type ProtocolSource } from '@/core/protocol';
 import { copyOf, listProtocols, protocolFile, readProtocol, removeProtocol, saveProtocol } from './protocols';
-import { DEFAULT_SETTINGS, readSettings, setSetting } from './settings';
+import { DEFAULT_SETTINGS, PLACES, readSettings, setMeasure, setSetting } from './settings';
 
 let name = 0;
 const fresh = () => new DulvetDatabase(`test-${(name += 1)}`);
@@ -41,7 +42,7 @@ describe('recipes', () => {
     expect(await listRecipes(db)).toEqual([]);
     expect(await listThrownAway(db)).toHaveLength(1);
     await restoreRecipe(db, recipe.id);
-    expect(await getRecipe(db, recipe.id)).toEqual(recipe);
+    expect(await getRecipe(db, recipe.id)).toEqual({ ...recipe, rev: 2 });
     await throwAway(db, recipe.id, 3000);
     await emptyBin(db);
     expect(await getRecipe(db, recipe.id)).toBeUndefined();
@@ -78,8 +79,10 @@ describe('settings and diners', () => {
   test('defaults hold until something is set', async () => {
     const db = fresh();
     expect(await readSettings(db)).toEqual(DEFAULT_SETTINGS);
-    await setSetting(db, 'measures', { cup: 'metric', tablespoon: 'us' });
-    expect((await readSettings(db)).measures.cup).toBe('metric');
+    // two tabs each change one of the measures: both hold
+    await setMeasure(db, { cup: 'metric' });
+    await setMeasure(db, { tablespoon: 'australian' });
+    expect((await readSettings(db)).measures).toEqual({ cup: 'metric', tablespoon: 'australian' });
   });
   test('diners in their order', async () => {
     const db = fresh();
@@ -179,12 +182,32 @@ describe('everything in one file', () => {
     await remember(db, 'stock', 'own-plain-stock', 9);
     await saveProtocol(db, copyOf(PROTOCOLS[0]?.source as ProtocolSource), 9);
     await setSetting(db, 'measures', { cup: 'metric', tablespoon: 'australian' });
+    await setSetting(db, 'natural', true);
     const out = await exportArchive(db);
-    const reading = readArchive(JSON.stringify(out));
+    expect(out.left).toEqual([]);
+    const reading = readArchive(JSON.stringify(out.archive));
     if (!reading.ok) throw new Error(reading.message);
     const other = fresh();
-    await importArchive(other, reading.archive);
+    await importArchive(other, reading.archive, 'keep', 10);
     expect(await exportArchive(other)).toEqual(out);
+  });
+
+  test('every setting is in the file, but for places and states of this browser', () => {
+    const inFile = Object.keys(ArchiveSchema.shape.settings.shape);
+    const all = Object.keys(DEFAULT_SETTINGS).filter((k) => !(PLACES as readonly string[]).includes(k));
+    expect(inFile.sort()).toEqual(all.sort());
+  });
+
+  test('a recipe that cannot be written is named, and the rest is saved', async () => {
+    const db = fresh();
+    await saveRecipe(db, newRecipe('Good pot', 1, { id: 'good' }));
+    await saveRecipe(db, newRecipe('Too many\n1 onion', 1, { id: 'bad', servings: 5000 }));
+    // a clock before 1970 is no reason
+    await saveRecipe(db, newRecipe('Old clock', -5000, { id: 'old' }));
+    const { archive, left } = await exportArchive(db);
+    expect(archive.recipes.map((r) => r.id).sort()).toEqual(['good', 'old']);
+    expect(left).toEqual([{ what: 'recipes: Too many', why: expect.stringContaining('servings') }]);
+    expect(readArchive(JSON.stringify(archive)).ok).toBe(true);
   });
 
   const good = {
@@ -229,6 +252,35 @@ describe('everything in one file', () => {
       /recipes \[1\] potG/,
     ],
     [
+      'an allergy nobody knows',
+      JSON.stringify({
+        ...good,
+        diners: [{ id: 'd', name: 'D', protocol: 'everyday', allergens: ['soya', 'moonlight'], order: 0 }],
+      }),
+      /diners \[1\] allergens \[2\]: “moonlight”/,
+    ],
+    [
+      'a shipped protocol in another dress',
+      JSON.stringify({
+        ...good,
+        protocols: [{ id: 'heart-strict', source: PROTOCOLS[0]?.source, updatedAt: 1 }],
+      }),
+      /protocols \[1\] id: “heart-strict” is a protocol that Dulvet ships/,
+    ],
+    [
+      'a protocol under another id than its own',
+      JSON.stringify({
+        ...good,
+        protocols: [{ id: 'own-a', source: { ...PROTOCOLS[0]?.source, id: 'own-b' }, updatedAt: 1 }],
+      }),
+      /protocols \[1\] source id/,
+    ],
+    [
+      'a weight of infinity',
+      JSON.stringify({ ...good, recipes: [{ ...recipe, corrections: { x: { grams: 1e300 } } }] }),
+      /recipes \[1\] corrections x grams/,
+    ],
+    [
       'a packet with a foreign id',
       JSON.stringify({
         ...good,
@@ -254,7 +306,14 @@ describe('everything in one file', () => {
         { id: undefined as unknown as string, name: 'X', protocol: 'everyday', allergens: [], order: 0 },
       ],
     };
-    await expect(importArchive(db, bad as never)).rejects.toThrow();
+    await expect(
+      importArchive(
+        db,
+        { packets: [], protocols: [], meanings: [], kitchen: [], swapUses: [], ...bad } as never,
+        'keep',
+        1,
+      ),
+    ).rejects.toThrow();
     expect((await listRecipes(db)).map((r) => r.text)).toEqual(['Mine']);
   });
 });

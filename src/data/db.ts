@@ -1,8 +1,9 @@
-import Dexie, { type EntityTable } from 'dexie';
+import Dexie, { type DexieOptions, type EntityTable } from 'dexie';
 import type { ProtocolSource, RoleId } from '@/core/protocol';
 import type { Price } from '@/core/cost/cost';
 import type { Packet } from '@/core/label/schema';
-import type { Corrections } from '@/core/read/types';
+import type { Correction, Corrections } from '@/core/read/types';
+import type { Splice } from './splice';
 
 /** A recipe as it is kept: the cook's text and what she said about it. All else is computed. */
 export interface StoredRecipe {
@@ -21,6 +22,43 @@ export interface StoredRecipe {
   readonly updatedAt: number;
   /** When it was thrown away; null while it is on the shelf. */
   readonly deletedAt: number | null;
+  /** Counts its writes in this browser, so that a view knows which of two it saw is the later. */
+  readonly rev: number;
+}
+
+/** What an edit changes of a recipe: only these fields are written, and of the corrections only these lines. */
+export interface RecipePatch {
+  readonly text?: string;
+  readonly role?: RoleId | null;
+  readonly servings?: number | null;
+  readonly potG?: number | null;
+  readonly plateG?: number | null;
+  /** By the words of their line; null takes a correction away. */
+  readonly corrections?: Readonly<Record<string, Correction | null>>;
+}
+
+/** An edit as it is kept for undo: what it changed, from what to what. */
+export interface StoredEdit {
+  readonly seq?: number;
+  readonly recipeId: string;
+  readonly text: Splice | null;
+  readonly before: Omit<RecipePatch, 'text'>;
+  readonly after: Omit<RecipePatch, 'text'>;
+  /** Edits in a row with the same key are one step: a line being typed. */
+  readonly key: string | null;
+  readonly undone: boolean;
+  /** Swaps that were counted with it; uncounted with it where `counts` is negative. */
+  readonly swaps: readonly string[];
+  readonly counts: 1 | -1;
+  readonly at: number;
+}
+
+/** The last file that was brought in: what it replaced and added, so that it can be taken back whole. */
+export interface StoredImport {
+  readonly id: 'last';
+  readonly at: number;
+  readonly before: Readonly<Record<string, readonly unknown[]>>;
+  readonly added: Readonly<Record<string, readonly string[]>>;
 }
 
 export interface StoredDiner {
@@ -35,6 +73,7 @@ export interface StoredDiner {
   /** True where medical cautions concern them. */
   readonly medical: boolean;
   readonly order: number;
+  readonly updatedAt: number;
 }
 
 /** A packet of the cook's own, as she typed it. */
@@ -92,9 +131,11 @@ export class DulvetDatabase extends Dexie {
   protocols!: EntityTable<StoredProtocol, 'id'>;
   kitchen!: EntityTable<StoredKitchenFood, 'foodId'>;
   swapUses!: EntityTable<StoredSwapUse, 'swapId'>;
+  edits!: EntityTable<StoredEdit, 'seq'>;
+  imports!: EntityTable<StoredImport, 'id'>;
 
-  constructor(name = 'dulvet') {
-    super(name);
+  constructor(name = 'dulvet', options?: DexieOptions) {
+    super(name, options);
     this.version(1).stores({ recipes: 'id, updatedAt', diners: 'id, order', settings: 'key' });
     // 2: recipes are thrown away before they are gone
     this.version(2)
@@ -136,6 +177,23 @@ export class DulvetDatabase extends Dexie {
             Object.assign(recipe, { versionOf: null });
           }),
       );
+    // 5: undo that outlives the view, writes that are counted, a file brought in that can be taken back
+    this.version(5)
+      .stores({ edits: '++seq, recipeId', imports: 'id' })
+      .upgrade(async (tx) => {
+        await tx
+          .table<StoredRecipe>('recipes')
+          .toCollection()
+          .modify((recipe) => {
+            Object.assign(recipe, { rev: 0 });
+          });
+        await tx
+          .table<StoredDiner>('diners')
+          .toCollection()
+          .modify((diner) => {
+            Object.assign(diner, { updatedAt: 0 });
+          });
+      });
   }
 }
 
@@ -144,5 +202,18 @@ let open: DulvetDatabase | null = null;
 /** The one database of this page. */
 export function database(): DulvetDatabase {
   open ??= new DulvetDatabase();
+  return open;
+}
+
+/**
+ * A database in memory from now on, for a browser that keeps nothing: it lasts as long as the page. The public
+ * implementation that tests use stands in for the browser's own.
+ */
+export async function keepInMemory(): Promise<DulvetDatabase> {
+  const { indexedDB, IDBKeyRange } = await import('fake-indexeddb');
+  // live queries look here whether there is a database at all
+  Object.assign(Dexie.dependencies, { indexedDB, IDBKeyRange });
+  open?.close();
+  open = new DulvetDatabase('dulvet', { indexedDB, IDBKeyRange });
   return open;
 }

@@ -2,10 +2,11 @@ import raw from '@content/compiled/demo.json';
 import type { Packet } from '@/core/label/schema';
 import type { RoleId } from '@/core/protocol';
 import type { DulvetDatabase, StoredDiner, StoredKitchenFood, StoredSwapUse } from './db';
+import { newId } from './ids';
 import { newRecipe } from './recipes';
 
 interface Demo {
-  readonly diners: readonly Omit<StoredDiner, 'id' | 'order'>[];
+  readonly diners: readonly Omit<StoredDiner, 'id' | 'order' | 'updatedAt'>[];
   readonly packets: readonly Packet[];
   readonly kitchen: readonly Omit<StoredKitchenFood, 'updatedAt'>[];
   readonly swapUses: readonly Omit<StoredSwapUse, 'updatedAt'>[];
@@ -22,7 +23,7 @@ export async function seedDemo(db: DulvetDatabase, now: number): Promise<string 
     if (seeded?.value === true || (await db.recipes.count()) > 0) return null;
     const recipes = demo.recipes.map((r, i) => newRecipe(r.text, now - i * 60_000, { role: r.role }));
     await db.recipes.bulkAdd(recipes);
-    await db.diners.bulkAdd(demo.diners.map((d, order) => ({ ...d, id: crypto.randomUUID(), order })));
+    await db.diners.bulkAdd(demo.diners.map((d, order) => ({ ...d, id: newId(), order, updatedAt: now })));
     await db.packets.bulkPut(demo.packets.map((p) => ({ ...p, updatedAt: now })));
     await db.kitchen.bulkPut(demo.kitchen.map((k) => ({ ...k, updatedAt: now })));
     await db.swapUses.bulkPut(demo.swapUses.map((u) => ({ ...u, updatedAt: now })));

@@ -1,6 +1,7 @@
 import 'fake-indexeddb/auto';
 import Dexie from 'dexie';
-import { exportArchive, importArchive, readArchive } from './archive';
+import { exportArchive, readArchive } from './archive';
+import { importArchive } from './bring-in';
 import { DulvetDatabase } from './db';
 import { seedDemo } from './demo';
 import { countSwaps, listKitchen, listSwapUses, sayOfFood, sayOfSwap, uncountSwaps } from './kitchen';
@@ -65,10 +66,10 @@ describe('the kitchen', () => {
     const db = fresh();
     await seedDemo(db, 5_000_000);
     await setSetting(db, 'currency', 'kr');
-    const reading = readArchive(JSON.stringify(await exportArchive(db)));
+    const reading = readArchive(JSON.stringify((await exportArchive(db)).archive));
     if (!reading.ok) throw new Error(reading.message);
     const other = fresh();
-    await importArchive(other, reading.archive);
+    await importArchive(other, reading.archive, 'keep', 6_000_000);
     expect(await listKitchen(other)).toEqual(await listKitchen(db));
     expect((await listKitchen(other)).length).toBeGreaterThan(60);
     expect(await listSwapUses(other)).toEqual(await listSwapUses(db));

@@ -1,6 +1,7 @@
 import { wordsKey } from '@/core/food/larder';
 import type { Packet } from '@/core/label/schema';
 import type { DulvetDatabase, StoredMeaning, StoredPacket } from './db';
+import { newId } from './ids';
 
 /** Packets of the cook's own, by name. */
 export const listPackets = async (db: DulvetDatabase): Promise<StoredPacket[]> =>
@@ -9,11 +10,23 @@ export const listPackets = async (db: DulvetDatabase): Promise<StoredPacket[]> =
 export const savePacket = (db: DulvetDatabase, packet: Packet, now: number): Promise<string> =>
   db.packets.put({ ...packet, updatedAt: now });
 
+/** Changes some of a packet's fields; one that is not kept yet is kept whole. */
+export const changePacket = (
+  db: DulvetDatabase,
+  packet: Packet,
+  patch: Partial<Omit<Packet, 'id'>>,
+  now: number,
+): Promise<string> =>
+  db.transaction('rw', db.packets, async () => {
+    const kept = await db.packets.get(packet.id);
+    return db.packets.put({ ...(kept ?? packet), ...patch, updatedAt: now });
+  });
+
 export const removePacket = (db: DulvetDatabase, id: string): Promise<void> => db.packets.delete(id);
 
 /** A packet that is new now. */
 export const newPacket = (name = ''): Packet => ({
-  id: `own-${crypto.randomUUID()}`,
+  id: `own-${newId()}`,
   name,
   names: [],
   label: '',

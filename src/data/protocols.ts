@@ -2,6 +2,7 @@ import { SWITCHES, type ProtocolSource } from '@/core/protocol';
 import { resolveProtocol } from '@/core/protocol/resolve';
 import { PROTOCOL_SCHEMA, ProtocolExport } from '@/core/protocol/schema';
 import type { DulvetDatabase, StoredProtocol } from './db';
+import { newId } from './ids';
 
 /** Protocols of the cook's own, by name. */
 export const listProtocols = async (db: DulvetDatabase): Promise<StoredProtocol[]> =>
@@ -10,12 +11,30 @@ export const listProtocols = async (db: DulvetDatabase): Promise<StoredProtocol[
 export const saveProtocol = (db: DulvetDatabase, source: ProtocolSource, now: number): Promise<string> =>
   db.protocols.put({ id: source.id, source, updatedAt: now });
 
+/**
+ * Changes some of a protocol's fields, where the whole then holds together; one that is not kept yet is kept whole.
+ * False where it would not hold: nothing is written then.
+ */
+export const changeProtocol = (
+  db: DulvetDatabase,
+  source: ProtocolSource,
+  patch: Partial<ProtocolSource>,
+  now: number,
+): Promise<boolean> =>
+  db.transaction('rw', db.protocols, async () => {
+    const kept = await db.protocols.get(source.id);
+    const next = { ...(kept?.source ?? source), ...patch };
+    if (!resolveProtocol(next, SWITCHES).ok) return false;
+    await db.protocols.put({ id: source.id, source: next, updatedAt: now });
+    return true;
+  });
+
 export const removeProtocol = (db: DulvetDatabase, id: string): Promise<void> => db.protocols.delete(id);
 
 /** A copy of a protocol that the cook may change. */
 export const copyOf = (source: ProtocolSource): ProtocolSource => ({
   ...source,
-  id: `own-${crypto.randomUUID()}`,
+  id: `own-${newId()}`,
   name: `${source.name}, mine`.slice(0, 60),
   based: source.based ?? source.id,
 });

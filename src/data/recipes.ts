@@ -1,9 +1,11 @@
 import type { DulvetDatabase, StoredRecipe } from './db';
+import { newId } from './ids';
+import { countSwaps } from './kitchen';
 
 /** A recipe that is new now. */
 export function newRecipe(text: string, now: number, extra: Partial<StoredRecipe> = {}): StoredRecipe {
   return {
-    id: crypto.randomUUID(),
+    id: newId(),
     text,
     role: null,
     servings: null,
@@ -14,6 +16,7 @@ export function newRecipe(text: string, now: number, extra: Partial<StoredRecipe
     createdAt: now,
     updatedAt: now,
     deletedAt: null,
+    rev: 0,
     ...extra,
   };
 }
@@ -25,6 +28,22 @@ export const rootOf = ({ id, versionOf }: Pick<StoredRecipe, 'id' | 'versionOf'>
 export const listRecipes = async (db: DulvetDatabase): Promise<StoredRecipe[]> =>
   (await db.recipes.orderBy('updatedAt').reverse().toArray()).filter((r) => r.deletedAt === null);
 
+/** The recipes touched last, some of them. */
+export const listLastTouched = (db: DulvetDatabase, most: number): Promise<StoredRecipe[]> =>
+  db.recipes
+    .orderBy('updatedAt')
+    .reverse()
+    .filter((r) => r.deletedAt === null)
+    .limit(most)
+    .toArray();
+
+/** Changes whenever another recipe than one does: how many there are, and which was touched last. */
+export async function markOfOthers(db: DulvetDatabase, id: string | null): Promise<string> {
+  const last = await db.recipes.orderBy('updatedAt').reverse().limit(2).toArray();
+  const other = last.find((r) => r.id !== id);
+  return `${await db.recipes.count()} ${other?.id ?? ''} ${other?.rev ?? 0}`;
+}
+
 /** Recipes thrown away and not yet gone. */
 export const listThrownAway = async (db: DulvetDatabase): Promise<StoredRecipe[]> =>
   (await db.recipes.orderBy('updatedAt').reverse().toArray()).filter((r) => r.deletedAt !== null);
@@ -34,6 +53,19 @@ export const getRecipe = (db: DulvetDatabase, id: string): Promise<StoredRecipe 
 
 export const saveRecipe = (db: DulvetDatabase, recipe: StoredRecipe): Promise<string> =>
   db.recipes.put(recipe);
+
+/** Keeps a version of a recipe and counts the swaps in it, both or neither. */
+export const keepVersion = (
+  db: DulvetDatabase,
+  recipe: StoredRecipe,
+  swaps: readonly string[],
+  now: number,
+): Promise<string> =>
+  db.transaction('rw', [db.recipes, db.swapUses], async () => {
+    const id = await db.recipes.add(recipe);
+    await countSwaps(db, swaps, now);
+    return id;
+  });
 
 /** Puts new texts on the shelf, the first of them on top. */
 export async function takeIn(
@@ -46,13 +78,24 @@ export async function takeIn(
   return made;
 }
 
+const setDeleted = (db: DulvetDatabase, ids: readonly string[], deletedAt: number | null): Promise<number> =>
+  db.recipes
+    .where('id')
+    .anyOf(ids)
+    .modify((recipe) => {
+      Object.assign(recipe, { deletedAt, rev: recipe.rev + 1 });
+    });
+
 /** Throws a recipe away; `restoreRecipe` takes it back. */
 export const throwAway = (db: DulvetDatabase, id: string, now: number): Promise<number> =>
-  db.recipes.update(id, { deletedAt: now });
+  setDeleted(db, [id], now);
 
-export const restoreRecipe = (db: DulvetDatabase, id: string): Promise<number> =>
-  db.recipes.update(id, { deletedAt: null });
+export const restoreRecipe = (db: DulvetDatabase, id: string): Promise<number> => setDeleted(db, [id], null);
 
 /** Takes recipes that were thrown away out for good. */
-export const emptyBin = async (db: DulvetDatabase): Promise<void> =>
-  db.recipes.bulkDelete((await listThrownAway(db)).map((r) => r.id));
+export const emptyBin = (db: DulvetDatabase): Promise<void> =>
+  db.transaction('rw', [db.recipes, db.edits], async () => {
+    const ids = (await listThrownAway(db)).map((r) => r.id);
+    await db.edits.where('recipeId').anyOf(ids).delete();
+    await db.recipes.bulkDelete(ids);
+  });

@@ -14,6 +14,10 @@ export interface Settings {
   readonly natural: boolean;
   /** The sign before money. */
   readonly currency: string;
+  /** True where single keys act: "N" for a new recipe. */
+  readonly singleKeys: boolean;
+  /** A recipe being written in the New recipe sheet, until it is taken in. */
+  readonly draft: string;
 }
 export const DEFAULT_SETTINGS: Settings = {
   measures: US_MEASURES,
@@ -23,12 +27,29 @@ export const DEFAULT_SETTINGS: Settings = {
   seeded: false,
   natural: false,
   currency: '€',
+  singleKeys: true,
+  draft: '',
 };
+
+/** What is a place or a state of this browser rather than a setting: not in the file that a kitchen is saved to. */
+export const PLACES = [
+  'openRecipe',
+  'diner',
+  'seeded',
+  'draft',
+] as const satisfies readonly (keyof Settings)[];
 
 export async function readSettings(db: DulvetDatabase): Promise<Settings> {
   const rows = await db.settings.toArray();
   return { ...DEFAULT_SETTINGS, ...Object.fromEntries(rows.map((r) => [r.key, r.value])) };
 }
+
+/** Changes one of the measures; the other stays as it is kept. */
+export const setMeasure = (db: DulvetDatabase, patch: Partial<MeasureSettings>): Promise<string> =>
+  db.transaction('rw', db.settings, async () => {
+    const kept = (await db.settings.get('measures'))?.value as MeasureSettings | undefined;
+    return db.settings.put({ key: 'measures', value: { ...DEFAULT_SETTINGS.measures, ...kept, ...patch } });
+  });
 
 export const setSetting = <K extends keyof Settings>(
   db: DulvetDatabase,

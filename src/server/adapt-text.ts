@@ -31,7 +31,7 @@ function unknownLine(
     if (at >= 0)
       return {
         path: `${name}.${at}`,
-        message: `No line reads “${(words[at] ?? '').slice(0, 80)}”; the lines are: ${[...lines].slice(0, 60).join(' | ')}`,
+        message: `There is no line of these words: “${(words[at] ?? '').slice(0, 80)}”; the lines are: ${[...lines].slice(0, 60).join(' | ')}`,
       };
   }
   return null;

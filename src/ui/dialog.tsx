@@ -1,6 +1,6 @@
 'use client';
 import { Dialog as Radix } from 'radix-ui';
-import type { ReactNode } from 'react';
+import { useRef, type ReactNode } from 'react';
 import { Button } from './button';
 
 /** A sheet over the page: Radix's dialog in Dulvet's dress. */
@@ -20,11 +20,26 @@ export function Dialog({
   /** A wider sheet; `table` for what stands in many columns. */
   wide?: boolean | 'table';
 }) {
+  // a sheet opened by a key has no trigger that Radix would give the focus back to
+  const before = useRef<Element | null>(null);
+  const giveBack = (event: Event) => {
+    event.preventDefault();
+    const place = before.current;
+    const target =
+      place instanceof HTMLElement && place.isConnected && place !== document.body
+        ? place
+        : document.getElementById('main');
+    target?.focus();
+  };
   return (
     <Radix.Root open={open} onOpenChange={onOpenChange}>
       <Radix.Portal>
         <Radix.Overlay className="no-print fixed inset-0 z-40 bg-rim-deep/60" />
         <Radix.Content
+          onOpenAutoFocus={() => {
+            before.current = document.activeElement;
+          }}
+          onCloseAutoFocus={giveBack}
           {...(says ? {} : { 'aria-describedby': undefined })}
           className={`sheet fixed left-1/2 top-1/2 z-50 max-h-[92dvh] w-[calc(100vw-20px)] -translate-x-1/2 -translate-y-1/2 overflow-y-auto p-5 ${wide === 'table' ? 'max-w-5xl' : wide ? 'max-w-3xl' : 'max-w-lg'}`}
         >

@@ -2,7 +2,8 @@ import type { Verdict } from '@/core/audit/schema';
 
 export type Mark = Verdict | 'clear';
 
-const NAMES: Record<Mark, string> = {
+/** Each shape in words. */
+export const MARK_WORDS: Record<Mark, string> = {
   within: 'within',
   near: 'near the limit',
   over: 'over',
@@ -51,7 +52,7 @@ export function Glyph({ mark, size = 14, label = true }: { mark: Mark; size?: nu
       viewBox="0 0 16 16"
       className="inline-block flex-none"
       role={label ? 'img' : undefined}
-      aria-label={label ? NAMES[mark] : undefined}
+      aria-label={label ? MARK_WORDS[mark] : undefined}
       aria-hidden={label ? undefined : true}
     >
       {shape}

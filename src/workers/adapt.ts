@@ -1,19 +1,12 @@
-import { wrap, type Remote } from 'comlink';
 import type { AdaptDoor } from './adapt.worker';
+import { doorTo } from './door';
 
-let current: { worker: Worker; door: Remote<AdaptDoor> } | null = null;
+const door = doorTo<AdaptDoor>(
+  () => new Worker(new URL('./adapt.worker.ts', import.meta.url), { type: 'module' }),
+);
 
-/** The worker that plans changes, started when first asked for. */
-export function planner(): Remote<AdaptDoor> {
-  if (!current) {
-    const worker = new Worker(new URL('./adapt.worker.ts', import.meta.url), { type: 'module' });
-    current = { worker, door: wrap<AdaptDoor>(worker) };
-  }
-  return current.door;
-}
+/** Asks the worker that plans changes, started when first asked. */
+export const askPlanner = door.ask;
 
 /** Stops what is being planned: the worker goes, the next question starts another. */
-export function stopPlanning(): void {
-  current?.worker.terminate();
-  current = null;
-}
+export const stopPlanning = door.stop;

@@ -1,25 +1,19 @@
-import { wrap, type Remote } from 'comlink';
 import type { Packet } from '@/core/label/schema';
 import type { Protocol } from '@/core/protocol';
+import { doorTo, type Door } from './door';
 import type { LibraryContext, LibraryDoor, LibraryRecipe, LibraryVerdicts } from './library.worker';
 
 const MOST_WORKERS = 4;
 const CHUNK = 200;
 
-const doors: Remote<LibraryDoor>[] = [];
+const doors: Door<LibraryDoor>[] = [];
+const door = (index: number): Door<LibraryDoor> =>
+  (doors[index] ??= doorTo<LibraryDoor>(
+    () => new Worker(new URL('./library.worker.ts', import.meta.url), { type: 'module' }),
+  ));
 
-function door(index: number): Remote<LibraryDoor> {
-  const known = doors[index];
-  if (known) return known;
-  const made = wrap<LibraryDoor>(
-    new Worker(new URL('./library.worker.ts', import.meta.url), { type: 'module' }),
-  );
-  doors[index] = made;
-  return made;
-}
-
-/** The library's worker, started when first asked for. */
-export const library = (): Remote<LibraryDoor> => door(0);
+/** Asks the library's worker, started when first asked. */
+export const askLibrary: Door<LibraryDoor>['ask'] = (question) => door(0).ask(question);
 
 /**
  * Verdicts of all recipes under some protocols, by several workers at once.
@@ -46,7 +40,7 @@ export async function judgeAll(
       const at = next;
       next += 1;
       const chunk = chunks[at] ?? [];
-      out[at] = await door(worker).judge(chunk, protocols, context);
+      out[at] = await door(worker).ask((d) => d.judge(chunk, protocols, context));
       done += chunk.length;
       if (!signal.aborted) onProgress(done);
     }

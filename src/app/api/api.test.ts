@@ -5,6 +5,7 @@ import { POST } from './audit/route';
 import { GET as foods } from './foods/route';
 import { GET as protocols } from './protocols/route';
 import { GET as schema } from './schema/route';
+import { fromElsewhere } from '@/proxy';
 
 const post = (body: unknown) =>
   POST(
@@ -54,6 +55,35 @@ test('GET /api/protocols, /api/schema and /api/foods', async () => {
   expect(foods(new Request('http://kitchen/api/foods')).status).toBe(400);
 });
 
+test('a body is cut off while it arrives', async () => {
+  let given = 0;
+  const endless = new ReadableStream<Uint8Array>({
+    pull(controller) {
+      given += 65_536;
+      controller.enqueue(new Uint8Array(65_536).fill(120));
+    },
+  });
+  const response = await POST(
+    new Request('http://kitchen/api/audit', { method: 'POST', body: endless, duplex: 'half' } as RequestInit),
+  );
+  expect(response.status).toBe(413);
+  expect(given).toBeLessThan(8 * 1024 * 1024);
+});
+
+test.each<[string, Record<string, string>, boolean]>([
+  [
+    'a page of its own',
+    { host: 'kitchen:3000', origin: 'http://kitchen:3000', 'sec-fetch-site': 'same-origin' },
+    false,
+  ],
+  ['a program', { host: 'kitchen:3000' }, false],
+  ['another site', { host: 'kitchen:3000', origin: 'http://elsewhere' }, true],
+  ['another site, as the browser says', { host: 'kitchen:3000', 'sec-fetch-site': 'cross-site' }, true],
+  ['no origin at all', { host: 'kitchen:3000', origin: 'null' }, true],
+])('a post of %s', (_, headers, elsewhere) => {
+  expect(fromElsewhere(new Headers(headers))).toBe(elsewhere);
+});
+
 describe('POST /api/adapt', () => {
   const post = (body: unknown) =>
     adaptRoute(
@@ -95,6 +125,24 @@ describe('POST /api/adapt', () => {
     ['no JSON', '{', 400, 'not-json'],
     ['no text', { protocol: 'heart-strict' }, 400, 'bad-input'],
     ['no such protocol', { text: 'Pot', protocol: 'moon' }, 400, 'unknown-protocol'],
+    [
+      'an allergen nobody knows',
+      { text, protocol: 'everyday', allergens: ['moonlight'] },
+      400,
+      'unknown-allergen',
+    ],
+    [
+      'another’s allergen nobody knows',
+      { text, protocol: 'everyday', also: [{ protocol: 'everyday', allergens: ['nuts', 'moonlight'] }] },
+      400,
+      'unknown-allergen',
+    ],
+    [
+      'a line to keep that is not there',
+      { text, protocol: 'everyday', keep: ['2 tbsp oil'] },
+      400,
+      'unknown-line',
+    ],
     [
       'more than any recipe',
       { text: 'x'.repeat(7 * 1024 * 1024), protocol: 'heart-strict' },

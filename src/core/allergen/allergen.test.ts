@@ -1,9 +1,12 @@
+import loadHighs from 'highs';
+import { adapt } from '@/core/adapt/adapt';
+import { solverOf } from '@/core/adapt/solver';
 import { auditRecipe } from '@/core/audit/audit';
 import { larderOf } from '@/core/food/larder';
 import { FOODS } from '@/core/food/table';
 import { foodsOf } from '@/core/label/packet';
 import { US_MEASURES } from '@/core/measure/units';
-import { PROTOCOLS, type Protocol } from '@/core/protocol';
+import { PROTOCOLS, settled, type Protocol } from '@/core/protocol';
 import { conflictsOf, isSafe } from '@/core/read/allergens';
 import { readRecipe } from '@/core/read/read';
 import { recipeShelf } from '@/core/read/recipes';
@@ -30,7 +33,10 @@ describe('words for allergens', () => {
     [['peanut'], ['peanuts']],
     [['tree nuts'], ['nuts']],
     [['Dairy'], ['milk']],
-    [['wheat', 'Sesame seeds'], ['gluten', 'sesame']],
+    [
+      ['wheat', 'Sesame seeds'],
+      ['gluten', 'sesame'],
+    ],
     [['sulphur dioxide'], ['sulphites']],
     [['eggs'], ['egg']],
     [['shellfish'], ['crustaceans', 'molluscs']],
@@ -112,7 +118,10 @@ describe('what is not known is never none', () => {
     expect(conflictsOf(audit, ['sesame']).doubts.join()).toContain('no ingredient statement');
   });
   test.each([
-    ['a heading of its own, the statement in the next row', `${FIGURES}\nIngredients\nRoasted peanuts, sea salt`],
+    [
+      'a heading of its own, the statement in the next row',
+      `${FIGURES}\nIngredients\nRoasted peanuts, sea salt`,
+    ],
     ['a heading, a blank row, the statement', `${FIGURES}\nINGREDIENTS:\n\nRoasted peanuts, sea salt`],
     [
       'a label in one row',
@@ -128,13 +137,45 @@ describe('what is not known is never none', () => {
   });
   test('its own statement speaks for itself, traces apart', () => {
     const [food] = foodsOf([
-      packet('seed and peanut style butter', `${FIGURES}\nIngredients: sunflower seeds. May contain almonds.`),
+      packet(
+        'seed and peanut style butter',
+        `${FIGURES}\nIngredients: sunflower seeds. May contain almonds.`,
+      ),
     ]);
     expect(food).toMatchObject({ allergens: [], traces: ['nuts'] });
     const audit = judged('Pot\nserves 2\n\n2 tbsp seed and peanut style butter', [
-      packet('seed and peanut style butter', `${FIGURES}\nIngredients: sunflower seeds. May contain almonds.`),
+      packet(
+        'seed and peanut style butter',
+        `${FIGURES}\nIngredients: sunflower seeds. May contain almonds.`,
+      ),
     ]);
     expect(conflictsOf(audit, ['nuts']).doubts).toHaveLength(1);
     expect(isSafe(conflictsOf(audit, ['soy']))).toBe(true);
   });
+});
+
+test('a plan for somebody allergic does not keep what may hold anything', async () => {
+  const solve = solverOf(await loadHighs());
+  const larder = larderOf(foodsOf([packet('golden valley spread', FIGURES)]));
+  const settings = { measures: US_MEASURES, corrections: {}, larder };
+  const read = readRecipe(
+    parseRecipe('Pot\nserves 4\n\n1 kg potatoes\n5 g golden valley spread'),
+    settings,
+  );
+  const everyday = PROTOCOLS.find((p) => p.id === 'everyday') as Protocol;
+  // without a statement the packet's oil is not known either: fat share alone is what this one looks at
+  const loose = settled({
+    ...everyday.source,
+    id: 'own-loose',
+    limits: everyday.source.limits.filter((l) => l.of === 'fatKcal'),
+    switches: {},
+  }) as Protocol;
+  const plain = adapt(read, [{ protocol: loose }], settings, {}, solve);
+  expect(plain.plans[0]?.changes).toEqual([]);
+  const wary = adapt(read, [{ protocol: loose, allergens: ['lupin'] }], settings, {}, solve);
+  expect(wary.plans.length).toBeGreaterThan(0);
+  for (const plan of wary.plans) {
+    expect(plan.text).not.toContain('golden valley spread');
+    expect(isSafe(conflictsOf(plan.after, ['lupin']))).toBe(true);
+  }
 });

@@ -32,7 +32,9 @@ export type AllergenReading =
 export function readAllergens(words: readonly string[]): AllergenReading {
   const ids = new Set<string>();
   for (const [at, word] of words.entries()) {
-    const said = spelt(word.slice(0, 200).replace(/\b(?:allergy|allergies|allergic to|intolerance|free)\b/gi, ' '));
+    const said = spelt(
+      word.slice(0, 200).replace(/\b(?:allergy|allergies|allergic to|intolerance|free)\b/gi, ' '),
+    );
     // "soy nuts" may be two of them
     const each = said.split(' ').map((w) => byWords.get(w));
     const found = byWords.get(said) ?? (each.every((e) => e !== undefined) ? each.flat() : undefined);

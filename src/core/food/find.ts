@@ -276,7 +276,8 @@ export function finderOver(foods: readonly Food[]): Finder {
       const q = query(index, correct, phrase);
       const found = q.tokens.length === 0 ? [] : search(index, q, notes, limit);
       if (cache.size >= CACHE_LIMIT) cache.clear();
-      cache.set(memo, found);
+      // words longer than any food's are looked for again
+      if (memo.length < 400) cache.set(memo, found);
       return found;
     },
     ofName: (parts) => index.exact.get(key([...new Set(parts)]))?.food,

@@ -6,19 +6,19 @@
 
 const NAME = `[^@#~{}()\\n.,;:!?]`;
 const INGREDIENT = new RegExp(
-  `@([?&+\\-@]*)(?:\\([^)]*\\))?(?:((?:\\./|\\.\\./)?${NAME}*?(?:\\|${NAME}*?)?)\\{([^}]*)\\}|([^\\s@#~{}().,;:!?]+))(?:\\(([^)]*)\\))?`,
+  `@([?&+\\-@]*)(?:\\([^)]*\\))?(?:((?:\\./|\\.\\./)?${NAME}*?(?:\\|${NAME}*?)?)\\{([^{}@]{0,200})\\}|([^\\s@#~{}().,;:!?]+))(?:\\(([^()@]{0,200})\\))?`,
   'g',
 );
 const WARE = new RegExp(
-  `#(?:[?&+\\-@]*)(?:(${NAME}*?)\\{[^}]*\\}|([^\\s@#~{}().,;:!?]+))(?:\\([^)]*\\))?`,
+  `#(?:[?&+\\-@]*)(?:(${NAME}*?)\\{[^{}#@~]{0,200}\\}|([^\\s@#~{}().,;:!?]+))(?:\\([^()]{0,200}\\))?`,
   'g',
 );
-const TIMER = new RegExp(`~(?:(${NAME}*?)\\{([^}]*)\\}|([^\\s@#~{}().,;:!?]+))`, 'g');
+const TIMER = new RegExp(`~(?:(${NAME}*?)\\{([^{}~@#]{0,200})\\}|([^\\s@#~{}().,;:!?]+))`, 'g');
 
 /** True where a text is written in it: an ingredient in braces, or marked words under its facts. */
 export const isCooklang = (text: string): boolean =>
   /(?:^|[\s("'])@[?&+\-@]*(?:\([^)]*\))?[^\s@{}][^@{}\n]*\{[^}\n]*\}/.test(text) ||
-  (/^>>\s*[\w .-]+:/m.test(text) && /(?:^|\s)@\w/.test(text));
+  (/^>>[ \t]?[\w.-][\w .-]{0,60}:/m.test(text) && /(?:^|\s)@\w/.test(text));
 
 interface Ingredient {
   readonly line: string;
@@ -35,8 +35,11 @@ const amountOf = (inside: string): string => {
 function factsOf(text: string): { facts: ReadonlyMap<string, string>; rest: string } {
   const facts = new Map<string, string>();
   const take = (row: string) => {
-    const m = /^\s*([\w .-]+?)\s*:\s*(.*?)\s*$/.exec(row);
-    if (m?.[1] && m[2]) facts.set(m[1].toLowerCase(), m[2].replace(/^["']|["']$/g, ''));
+    const at = row.indexOf(':');
+    const name = row.slice(0, Math.max(0, at)).trim();
+    const value = row.slice(at + 1).trim();
+    if (name && value && /^[\w .-]{1,60}$/.test(name))
+      facts.set(name.toLowerCase(), value.replace(/^["']|["']$/g, ''));
   };
   const front = /^\s*---\n([\s\S]*?)\n---\s*(?:\n|$)/.exec(text);
   front?.[1]?.split('\n').forEach(take);
@@ -47,8 +50,28 @@ function factsOf(text: string): { facts: ReadonlyMap<string, string>; rest: stri
   return { facts, rest };
 }
 
-const withoutComments = (text: string): string =>
-  text.replace(/\[-[\s\S]*?-\]/g, '').replace(/(^|\s)--(?!-).*$/gm, '$1');
+/** "== Dough ==" → "Dough". */
+function withoutRule(row: string): string {
+  let from = 0;
+  let to = row.length;
+  while (from < to && (row[from] === '=' || row[from] === ' ' || row[from] === '\t')) from += 1;
+  while (to > from && (row[to - 1] === '=' || row[to - 1] === ' ' || row[to - 1] === '\t')) to -= 1;
+  return row.slice(from, to);
+}
+
+/** Without what stands between "[-" and "-]", in one pass. */
+function withoutBlocks(text: string): string {
+  let out = '';
+  let from = 0;
+  for (;;) {
+    const open = text.indexOf('[-', from);
+    const close = open < 0 ? -1 : text.indexOf('-]', open + 2);
+    if (close < 0) return out + text.slice(from);
+    out += text.slice(from, open);
+    from = close + 2;
+  }
+}
+const withoutComments = (text: string): string => withoutBlocks(text).replace(/(^|\s)--(?!-).*$/gm, '$1');
 
 /**
  * A Cooklang recipe as a cook would write it out: title, servings, the list of ingredients by section, and the method
@@ -95,10 +118,9 @@ export function fromCooklang(source: string): string {
       open = [];
     };
     for (const row of block.split('\n')) {
-      const heading = /^\s*=+\s*(.*?)\s*=*\s*$/.exec(row);
-      if (heading) {
+      if (row.trimStart().startsWith('=')) {
         close();
-        section = heading[1] || null;
+        section = withoutRule(row) || null;
       } else if (/^\s*>\s?/.test(row)) {
         close();
         notes.push(row.replace(/^\s*>\s?/, '').trim());

@@ -1,7 +1,8 @@
 import { foodById, type Food } from '@/core/food/table';
 import { kitchenAmount, kitchenVolume, kitchenWeight } from './amount';
 import { showNumber, showRange } from './figures';
-import { fromHtml, isBinary, recipeText } from './text';
+import { readHtml } from './html';
+import { isBinary, recipeText } from './text';
 
 describe('what can be read as a recipe', () => {
   test.each([
@@ -21,7 +22,7 @@ describe('what can be read as a recipe', () => {
     expect(recipeText('x'.repeat(1024 * 1024)).ok).toBe(true);
   });
   test('HTML becomes lines; scripts, styles and comments are gone', () => {
-    const text = fromHtml(
+    const { words: text } = readHtml(
       '<html><head><title>x</title></head><body><h1>Pot</h1><!-- no --><script>steal()</script><style>p{}</style><ul><li>1 cup rice</li><li>&frac12; tsp salt &amp; pepper</li></ul><p onclick="evil()">Cook.<br>Eat.</p></body></html>',
     );
     expect(text).toContain('# Pot');
@@ -31,7 +32,7 @@ describe('what can be read as a recipe', () => {
     expect(text).not.toMatch(/steal|evil|p\{|<|no -->/);
   });
   test('an unclosed script swallows only itself', () => {
-    expect(fromHtml('<p>1 cup rice</p><script>while(1){')).toBe('1 cup rice');
+    expect(readHtml('<p>1 cup rice</p><script>while(1){').words).toBe('1 cup rice');
   });
   test('a less-than sign in a recipe is no page', () => {
     expect(recipeText('Pot\n\nsalt (< 1 tsp)')).toEqual({ ok: true, recipes: ['Pot\n\nsalt (< 1 tsp)'] });

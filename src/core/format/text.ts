@@ -1,4 +1,5 @@
 import { fromCooklang, isCooklang } from './cooklang';
+import { plainWords, readHtml } from './html';
 
 /** Largest text that is read, in bytes of UTF-8 (1 MiB). */
 export const MOST_BYTES = 1024 * 1024;
@@ -11,7 +12,8 @@ export type RecipeTexts =
       readonly message: string;
     };
 
-const byteLength = (text: string): number => new TextEncoder().encode(text).length;
+/** Bytes of a text in UTF-8. */
+export const byteLength = (text: string): number => new TextEncoder().encode(text).length;
 
 /**
  * The recipes in a text, as plain text: what is HTML, schema.org JSON-LD or Cooklang is turned into lines first;
@@ -43,13 +45,11 @@ export function recipeText(input: string): RecipeTexts {
       text,
     )
   ) {
-    const linked = [
-      ...text.matchAll(/<script\b[^>]*application\/ld\+json[^>]*>([\s\S]*?)<\/script>/gi),
-    ].flatMap((m) => fromJsonLd(m[1] ?? ''));
+    const page = readHtml(text);
+    const linked = page.linked.flatMap(fromJsonLd);
     if (linked.length > 0) return { ok: true, recipes: linked };
-    const plain = fromHtml(text);
-    if (!plain.trim()) return { ok: false, code: 'no-recipe', message: 'This page holds no words to read.' };
-    return { ok: true, recipes: [plain] };
+    if (!page.words) return { ok: false, code: 'no-recipe', message: 'This page holds no words to read.' };
+    return { ok: true, recipes: [page.words] };
   }
   return { ok: true, recipes: [isCooklang(text) ? fromCooklang(text) : text] };
 }
@@ -62,58 +62,10 @@ export function isBinary(text: string): boolean {
   return odd > 4 && odd > sample.length * 0.02;
 }
 
-const ENTITIES: Record<string, string> = {
-  amp: '&',
-  lt: '<',
-  gt: '>',
-  quot: '"',
-  apos: "'",
-  nbsp: ' ',
-  frac12: '½',
-  frac14: '¼',
-  frac34: '¾',
-  frasl: '/',
-  deg: '°',
-  ndash: '–',
-  mdash: '—',
-  rsquo: '’',
-  lsquo: '‘',
-  eacute: 'é',
-  times: '×',
-  hellip: '…',
-  bull: '•',
-};
-
-function entities(text: string): string {
-  return text.replace(/&(#x?[0-9a-f]+|[a-z0-9]+);/gi, (whole, name: string) => {
-    if (name[0] !== '#') return ENTITIES[name.toLowerCase()] ?? whole;
-    const code = name[1]?.toLowerCase() === 'x' ? parseInt(name.slice(2), 16) : parseInt(name.slice(1), 10);
-    return code > 0 && code < 0x110000 ? String.fromCodePoint(code) : '';
-  });
-}
-
-/** Words of an HTML page, a line for each block; code, styles and comments are gone. */
-export function fromHtml(html: string): string {
-  const bare = html
-    .replace(/<!--[\s\S]*?-->/g, '')
-    .replace(/<(script|style|noscript|template|svg|head|iframe)\b[\s\S]*?(?:<\/\1\s*>|$)/gi, '')
-    .replace(/<\s*h[1-6]\b[^>]*>/gi, '\n\n# ')
-    .replace(/<\s*li\b[^>]*>/gi, '\n- ')
-    .replace(
-      /<\s*(?:br|\/p|p|\/div|div|\/tr|\/li|\/h[1-6]|\/ul|\/ol|ul|ol|tr|section|article|table)\b[^>]*>/gi,
-      '\n',
-    )
-    .replace(/<[^>]*>/g, '');
-  return entities(bare)
-    .split('\n')
-    .map((l) => l.replace(/\s+/g, ' ').trim())
-    .join('\n')
-    .replace(/^(?:- |# )$/gm, '')
-    .replace(/\n{3,}/g, '\n\n')
-    .trim();
-}
-
 type Json = Record<string, unknown>;
+
+/** Sections in sections beyond this are no recipe's. */
+const MOST_DEPTH = 8;
 
 function fromJsonLd(source: string): string[] {
   let value: unknown;
@@ -139,7 +91,8 @@ function fromJsonLd(source: string): string[] {
 }
 
 const words = (value: unknown): string =>
-  typeof value === 'string' || typeof value === 'number' ? fromHtml(String(value)).replace(/\n+/g, ' ') : '';
+  typeof value === 'string' || typeof value === 'number' ? plainWords(String(value)) : '';
+const rows = (value: string): string[] => (/[<&]/.test(value) ? readHtml(value).words : value).split('\n');
 const list = (value: unknown): unknown[] =>
   Array.isArray(value) ? value : value === undefined || value === null ? [] : [value];
 
@@ -157,12 +110,13 @@ function textOf(recipe: Json): string {
     .map(words)
     .filter(Boolean);
   const steps: string[] = [];
-  const visit = (step: unknown) => {
-    if (typeof step === 'string') steps.push(...fromHtml(step).split('\n').filter(Boolean));
-    else if (Array.isArray(step)) step.forEach(visit);
+  const visit = (step: unknown, depth = 0) => {
+    if (depth > MOST_DEPTH) return;
+    if (typeof step === 'string') steps.push(...rows(step).filter((r) => r.trim()));
+    else if (Array.isArray(step)) step.forEach((s) => visit(s, depth + 1));
     else if (step && typeof step === 'object') {
       const { text, name, itemListElement } = step as Json;
-      if (itemListElement) list(itemListElement).forEach(visit);
+      if (itemListElement) list(itemListElement).forEach((s) => visit(s, depth + 1));
       else if (text ?? name) steps.push(words(text ?? name));
     }
   };

@@ -23,7 +23,7 @@ const ROWS: readonly (readonly [LabelNutrient, RegExp])[] = [
 ];
 const NOT_OURS =
   /\b(?:trans|polyunsaturated|monounsaturated|unsaturated|polyols|starch|cholesterol|vitamin|potassium|calories from|iron|calcium)\b/i;
-const NUMBER = /(<|less than|under)?\s*(\d+(?:[.,]\d+)?)\s*(kcal|kj|cal|mg|g|%)?/gi;
+const NUMBER = /(<|less than|under)? {0,3}(?<!\d)(\d{1,9}(?:[.,]\d{1,6})?) {0,3}(kcal|kj|cal|mg|g|%)?/gi;
 
 interface Cell {
   readonly value: number;
@@ -61,9 +61,26 @@ function energyCells(cells: readonly Cell[]): readonly Cell[] {
   return cells;
 }
 
-const SERVING =
-  /\b(?:serving(?: size)?|portion|per serving|per portion|per pot|per bar|per slice)\b[^\d(\n]*(?:[\d./ ]*[a-z ]*)?\(?[ ]*(?:about |approx\.? )?(?<![\d.,])(\d+(?:[.,]\d+)?)[ ]*(g|ml|oz)\b/i;
-const PER_SERVING = /\bper[ ]+(\d+(?:[.,]\d+)?)[ ]*(g|ml|oz)[ ]+(?:serving|portion)\b/i;
+const SERVING_WORD = /\b(?:serving(?: size)?|portion|per (?:serving|portion|pot|bar|slice))\b/gi;
+const SERVING_WEIGHT = /(?<![\d.,])(\d{1,6}(?:[.,]\d{1,3})?) {0,2}(g|ml|oz)\b/i;
+/** What may stand between: "size: 1/2 cup (about ". */
+const BETWEEN = /^[^\d(\n]{0,40}(?:[\d./ ]{0,12}[a-z ]{0,24})?\(? {0,2}(?:about |approx\.? )?$/i;
+const PER_SERVING = /\bper {1,3}(\d{1,6}(?:[.,]\d{1,3})?) {0,2}(g|ml|oz) {1,3}(?:serving|portion)\b/i;
+/** Characters behind "serving size" in which its weight stands. */
+const NEAR = 80;
+
+/** The weight of a serving as printed: "Serving size 1/2 cup (120 g)", "per 30 g serving". */
+function servingIn(all: string): { value: string; unit: string } | null {
+  const per = PER_SERVING.exec(all);
+  if (per?.[1] && per[2]) return { value: per[1], unit: per[2] };
+  for (const word of all.matchAll(SERVING_WORD)) {
+    const behind = all.slice(word.index + word[0].length, word.index + word[0].length + NEAR);
+    const weight = SERVING_WEIGHT.exec(behind);
+    if (weight?.[1] && weight[2] && BETWEEN.test(behind.slice(0, weight.index)))
+      return { value: weight[1], unit: weight[2] };
+  }
+  return null;
+}
 
 function columnsOf(lines: readonly string[]): ('serving' | '100g')[] {
   for (const line of lines) {
@@ -83,9 +100,9 @@ function columnsOf(lines: readonly string[]): ('serving' | '100g')[] {
 export function readFigures(lines: readonly string[]): PrintedFigures {
   const problems: string[] = [];
   const all = lines.join('\n');
-  const servingMatch = PER_SERVING.exec(all) ?? SERVING.exec(all);
-  let servingG = servingMatch?.[1] ? Number(servingMatch[1].replace(',', '.')) : null;
-  if (servingG !== null && servingMatch?.[2]?.toLowerCase() === 'oz') servingG *= 28.3495;
+  const serving = servingIn(all);
+  let servingG = serving ? Number(serving.value.replace(',', '.')) : null;
+  if (servingG !== null && serving?.unit.toLowerCase() === 'oz') servingG *= 28.3495;
   if (servingG === 0) {
     problems.push('The serving weighs nothing.');
     servingG = null;

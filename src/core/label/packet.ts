@@ -150,7 +150,9 @@ function spreadOf(bounds: Record<Field, Three>): Float64Array[] {
 function portionsOf(text: string): Food['portions'] {
   const out: Food['portions'] = {};
   const serving =
-    /\bserving(?: size)?:?\s*(?:about )?([^\n(]{1,30}?)\s*\(\s*(\d+(?:[.,]\d+)?)\s*(g|ml)\s*\)/i.exec(text);
+    /\bserving(?: size)?:?\s{0,3}(?:about )?([^\n(]{1,30}?)\s{0,3}\(\s{0,3}(\d{1,6}(?:[.,]\d{1,3})?)\s{0,3}(g|ml)\s{0,3}\)/i.exec(
+      text,
+    );
   if (serving?.[1] && serving[2]) {
     const measure = readLineWords(`${serving[1]} food`).foods[0]?.measures[0];
     const count = measure ? measure.quantity[1] * measure.factor[1] : 0;

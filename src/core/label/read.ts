@@ -162,7 +162,8 @@ const STATEMENT = /\bingredients?\s*:/i;
 /** "Ingredients" alone in its row, the statement below it. */
 const BARE = /^\W*ingredients?\s*(?:list|statement)?\W*$/i;
 /** What stands behind a statement in the same row or block and is no ingredient: the figures, a use-by date. */
-const PANEL = /\b(?:nutrition(?:al)?\b|typical values\b|energy\s*:?\s*\d|per\s*100\s*(?:g|ml)\b|serving size\b|best before\b|store in\b)/i;
+const PANEL =
+  /\b(?:nutrition(?:al)?\b|typical values\b|energy\s*:?\s*\d|per\s*100\s*(?:g|ml)\b|serving size\b|best before\b|store in\b)/i;
 
 /** Words of the statement, and what else the packet says, row by row. */
 function partsOf(text: string): { statement: string; others: string[] } {
@@ -173,7 +174,8 @@ function partsOf(text: string): { statement: string; others: string[] } {
   const bare = BARE.test(head);
   let from = at + 1;
   // the statement may stand a blank row below its heading
-  if (bare || STATEMENT.exec(head)?.[0].length === head.length) while (from < lines.length && !lines[from]) from += 1;
+  if (bare || STATEMENT.exec(head)?.[0].length === head.length)
+    while (from < lines.length && !lines[from]) from += 1;
   let end = from;
   while (end < lines.length && lines[end] && !PANEL.test(lines[end] ?? '')) end += 1;
   const inRow = bare ? '' : head.slice(STATEMENT.exec(head)?.index ?? 0);
@@ -185,7 +187,9 @@ function partsOf(text: string): { statement: string; others: string[] } {
   const statement = /^ingredients:\s*\.?$/i.test(words) ? '' : [words, ...after].join(' ');
   return {
     statement,
-    others: rowsOf([...lines.slice(0, at), before, inRow.slice(cut), ...lines.slice(end)].filter((l) => l !== '')),
+    others: rowsOf(
+      [...lines.slice(0, at), before, inRow.slice(cut), ...lines.slice(end)].filter((l) => l !== ''),
+    ),
   };
 }
 
@@ -200,9 +204,15 @@ function rowsOf(lines: readonly string[]): string[] {
     const cuts = [...line.matchAll(FIGURE_NAMES)].map((m) => m.index);
     if (cuts.length < 2) return [line];
     const places = [0, ...cuts.filter((c) => c > 0), line.length];
-    return places.slice(0, -1).map((from, i) =>
-      line.slice(from, places[i + 1]).replace(/[\s,;.|/]+$/, '').trim(),
-    ).filter(Boolean);
+    return places
+      .slice(0, -1)
+      .map((from, i) =>
+        line
+          .slice(from, places[i + 1])
+          .replace(/[\s,;.|/]+$/, '')
+          .trim(),
+      )
+      .filter(Boolean);
   });
 }
 
@@ -222,7 +232,8 @@ export function readLabel(text: string, protocols: readonly Protocol[] = PROTOCO
   const basis = isEmpty(per100g) ? perServing : per100g;
   const share = fatShare(printed.layout === 'us' && !isEmpty(perServing) ? perServing : basis);
   const hidden = new Set(statement.ingredients.flatMap((i) => i.hidden.map((h) => h.class)));
-  const name = others.find((l) => l && !/\d+\s*(?:g|mg|kcal|kj)\b|\bper\b|^nutrition/i.test(l)) ?? 'Packet';
+  const name =
+    others.find((l) => l && !/\d\s{0,3}(?:g|mg|kcal|kj)\b|\bper\b|^nutrition/i.test(l)) ?? 'Packet';
   const problems = [...printed.problems];
   if (!statementText) problems.push('No ingredient statement was found: begin it with “Ingredients:”.');
   return {

@@ -82,6 +82,8 @@ interface Piece {
 const SMALL =
   /^\s*(?:contains?\s+)?(?:less than |not more than |at most )?\(?<?\s*(\d+(?:\.\d+)?)\s*%\s*(?:or less|or fewer)?(?:\s*(?:of|each of(?: the following)?))?\s*(?:the following)?\s*:?\s*/i;
 
+const DIGIT = /\d/;
+
 /** Cuts a statement at its commas, brackets making a deeper level. */
 function pieces(text: string): Piece[] {
   const out: Piece[] = [];
@@ -104,7 +106,8 @@ function pieces(text: string): Piece[] {
     }
     if (words) out.push({ text: words, depth: at, small });
   };
-  for (const c of text) {
+  for (let i = 0; i < text.length; i += 1) {
+    const c = text[i] as string;
     if (c === '(' || c === '[' || c === '{') {
       // a bracket with only a percentage belongs to the words before it
       flush(depth);
@@ -112,9 +115,12 @@ function pieces(text: string): Piece[] {
     } else if (c === ')' || c === ']' || c === '}') {
       flush(depth);
       depth = Math.max(0, depth - 1);
-    } else if ((c === ',' || c === ';') && !/\d$/.test(current.trimEnd() + (c === ',' ? '' : ' ')))
+    } else if (
+      c === ';' ||
+      (c === ',' && !(DIGIT.test(current.at(-1) ?? '') && DIGIT.test(text[i + 1] ?? '')))
+    )
+      // "3,5 %" is one number
       flush(depth);
-    else if (c === ',' || c === ';') flush(depth);
     else current += c;
   }
   flush(depth);
@@ -126,25 +132,34 @@ function shares(printed: readonly (number | null)[], small: readonly (number | n
   const ordered = printed.map((_, i) => (small[i] === null ? i : -1)).filter((i) => i >= 0);
   const high: number[] = printed.map((p, i) => p ?? small[i] ?? 100);
   const low: number[] = printed.map((p) => p ?? 0);
-  ordered.forEach((i, rank) => {
-    if (printed[i] !== null && printed[i] !== undefined) return;
-    const before = ordered.slice(0, rank);
-    const known = before.reduce((s, j) => s + (printed[j] ?? 0), 0);
-    const unknown = before.filter((j) => printed[j] === null).length;
-    // those before it weigh at least as much as it does
-    let most = (100 - known) / (unknown + 1);
-    for (const j of before) if (printed[j] !== null) most = Math.min(most, printed[j] as number);
-    high[i] = Math.max(0, most);
-    for (const j of ordered.slice(rank + 1))
-      if (printed[j] !== null) low[i] = Math.max(low[i] as number, printed[j] as number);
-  });
+  // those before it weigh at least as much as it does
+  let known = 0;
+  let unknown = 0;
+  let least = Infinity;
+  for (const i of ordered) {
+    const own = printed[i] ?? null;
+    if (own === null) {
+      high[i] = Math.max(0, Math.min(least, (100 - known) / (unknown + 1)));
+      unknown += 1;
+    } else {
+      known += own;
+      least = Math.min(least, own);
+    }
+  }
+  // and those after it no more
+  let most = 0;
+  for (const i of [...ordered].reverse()) {
+    const own = printed[i] ?? null;
+    if (own === null) low[i] = Math.max(low[i] as number, most);
+    else most = Math.max(most, own);
+  }
   // what is left for the first once all others are as large as they can be
   const first = ordered[0];
   if (first !== undefined && printed[first] === null) {
     const rest = ordered.filter((j) => j !== first && printed[j] === null).length;
-    const known = printed.reduce<number>((s, p) => s + (p ?? 0), 0);
+    const all = printed.reduce<number>((s, p) => s + (p ?? 0), 0);
     const trace = small.reduce<number>((s, p, i) => s + (p !== null && printed[i] === null ? p : 0), 0);
-    low[first] = Math.max(low[first] as number, (100 - known - trace) / (rest + 1));
+    low[first] = Math.max(low[first] as number, (100 - all - trace) / (rest + 1));
   }
   return printed.map((_, i) =>
     range(
@@ -155,7 +170,7 @@ function shares(printed: readonly (number | null)[], small: readonly (number | n
   );
 }
 
-const PERCENT = /\(?\s*(\d+(?:[.,]\d+)?)\s*%\s*\)?/;
+const PERCENT = /\(?(?<!\d)(\d{1,3}(?:[.,]\d{1,4})?)\s{0,2}%\s{0,2}\)?/;
 
 /**
  * Reads an ingredient statement: nested brackets, percentages, "contains 2 % or less of", "may contain",

@@ -124,3 +124,13 @@ describe('what cannot hold is refused, with the reason', () => {
     expect(resolve([limit({ aim: 5 })])).toBe('ok');
   });
 });
+
+test.each(['constructor', '__proto__', 'toString', 'hasOwnProperty'])(
+  'a switch named “%s” is refused',
+  (name) => {
+    const source = { ...base, switches: JSON.parse(`{"${name}": "x"}`) as Record<string, string> };
+    const resolved = resolveProtocol(source, SWITCHES);
+    expect(resolved.ok).toBe(false);
+    if (!resolved.ok) expect(resolved.message).toContain('no switch');
+  },
+);

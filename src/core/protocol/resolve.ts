@@ -84,7 +84,7 @@ export function resolveProtocol(
 ): Resolved {
   let limits: unknown[] = [...source.limits];
   for (const [id, position] of Object.entries(source.switches)) {
-    const question = switches[id];
+    const question = Object.hasOwn(switches, id) ? switches[id] : undefined;
     if (!question) return refuse(`there is no switch "${id}"`, `switches.${id}`);
     const option = question.options.find((o) => o.id === position);
     if (!option) return refuse(`${question.label}: there is no "${position}"`, `switches.${id}`);

@@ -28,7 +28,9 @@ const doubtsOf = (food: Food): AllergenDoubt[] => [
  * What a line's foods bring, whichever of its readings and alternatives is the right one. A food that is not
  * understood, or whose packet does not say, leaves a doubt; it is never read as none.
  */
-export function allergensOfLine(line: Pick<ReadLine, 'foods' | 'alternatives' | 'line' | 'missing'>): LineAllergens {
+export function allergensOfLine(
+  line: Pick<ReadLine, 'foods' | 'alternatives' | 'line' | 'missing'>,
+): LineAllergens {
   const all = [...line.foods, ...line.alternatives];
   const foods = all.flatMap((f) => (f.food ? [f.food, ...f.might] : []));
   const unread = all.filter((f) => f.food === null);

@@ -11,7 +11,7 @@ import type { SourceLine } from '@/core/recipe/source';
 import { cornersOfLine, together, type Option } from './corners';
 import { find, fromCan, mightBe, NOTHING, type Found } from './food-of';
 import { tailFoods, withoutTail } from './tail';
-import type { ReadFood, ReadLine, ReadSettings } from './types';
+import { correctionOf, type ReadFood, type ReadLine, type ReadSettings } from './types';
 
 interface Item {
   readonly read: ReadFood;
@@ -129,7 +129,7 @@ function atTheTable(corners: Corners): Corners {
 /** Reads one ingredient line: which foods, how many grams, and all that its words allow. */
 export function readLine(line: SourceLine, settings: ReadSettings, servings: number): ReadLine {
   const words = readLineWords(line.text);
-  const correction = settings.corrections[line.text];
+  const correction = correctionOf(settings, line.text);
   const larder = settings.larder ?? TABLE_LARDER;
   const look = (w: FoodWords) => find(w, larder);
   let foods = [...words.foods];

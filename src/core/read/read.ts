@@ -8,15 +8,17 @@ import { cornersOfLine } from './corners';
 import { readLine } from './line';
 import { readMethod, type Mention } from './method';
 import { partShares, type PartShare } from './parts';
-import type { ReadLine, ReadRecipe, ReadServings, ReadSettings } from './types';
+import { correctionOf, type ReadLine, type ReadRecipe, type ReadServings, type ReadSettings } from './types';
 
 const caches = new WeakMap<Larder, Map<string, Map<string, ReadLine>>>();
 const CACHE_LIMIT = 2500;
+/** Characters of a line beyond which its reading is not kept. */
+const MOST_REMEMBERED = 1000;
 
 /** Reads a line, or gives the reading it had: lines do not depend on each other. */
 function remembered(line: Recipe['lines'][number], settings: ReadSettings, servings: number): ReadLine {
-  const correction = settings.corrections[line.text];
-  if (correction) return readLine(line, settings, servings);
+  if (correctionOf(settings, line.text) || line.text.length > MOST_REMEMBERED)
+    return readLine(line, settings, servings);
   const larder = settings.readingsOf ?? settings.larder ?? TABLE_LARDER;
   let cache = caches.get(larder);
   if (!cache) caches.set(larder, (cache = new Map()));
@@ -52,7 +54,7 @@ function lineOfMention(mention: Mention, recipe: Pick<Recipe, 'steps'>, settings
   const step = recipe.steps[mention.step] as Recipe['steps'][number];
   const start = step.start + mention.span[0];
   const line = { text: mention.words, start, end: step.start + mention.span[1], section: 'From the method' };
-  const correction = settings.corrections[correctionKey('method', mention.words)];
+  const correction = correctionOf(settings, correctionKey('method', mention.words));
   const grams: Range | null = correction?.grams !== undefined ? exact(correction.grams) : mention.grams;
   return {
     line,

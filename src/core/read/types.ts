@@ -39,6 +39,12 @@ export interface ReadSettings {
   readonly plateG?: number | undefined;
 }
 
+/** What the cook corrected of some words; a line may read like a name that every object has ("constructor"). */
+export const correctionOf = (
+  { corrections }: Pick<ReadSettings, 'corrections'>,
+  words: string,
+): Correction | undefined => (Object.hasOwn(corrections, words) ? corrections[words] : undefined);
+
 /** One food that a line brings, or may bring. */
 export interface ReadFood {
   readonly text: string;

@@ -55,13 +55,79 @@ export function markerLength(line: string): number {
   return bullet + number;
 }
 
+/** "[words](address)" and "![words](address)" as their words; one pass, whatever the brackets. */
+function withoutLinks(line: string): string {
+  if (!line.includes('](')) return line;
+  let out = '';
+  let open = -1;
+  for (let i = 0; i < line.length; i += 1) {
+    const c = line[i];
+    if (c === '[') {
+      open = out.length;
+      out += c;
+    } else if (c === ']' && line[i + 1] === '(' && open >= 0) {
+      const close = line.indexOf(')', i + 2);
+      if (close < 0) return out + line.slice(i);
+      const before = out.slice(0, open).replace(/!$/, '');
+      out = before + out.slice(open + 1);
+      open = -1;
+      i = close;
+    } else out += c;
+  }
+  return out;
+}
+
+/** What emphasis is written with; the longer mark first. */
+const MARKS = ['**', '__', '~~', '`', '*', '_'] as const;
+const OPENS = /[\s(]/;
+const CLOSES = /[\s.,;:)]/;
+
+/** Takes marks off that stand in pairs around words; one pass, the marks of each kind paired as they come. */
+function withoutPairs(line: string): string {
+  const marks: { at: number; mark: string }[] = [];
+  for (let i = 0; i < line.length;) {
+    const mark = MARKS.find((m) => line.startsWith(m, i));
+    if (mark) marks.push({ at: i, mark });
+    i += mark?.length ?? 1;
+  }
+  if (marks.length < 2) return line;
+  const gone = new Set<number>();
+  const open = new Map<string, number>();
+  for (const [k, { at, mark }] of marks.entries()) {
+    const single = mark === '*' || mark === '_';
+    const before = line[at - 1];
+    const after = line[at + mark.length];
+    const first = open.get(mark);
+    const closes =
+      !single || (before !== undefined && !/\s/.test(before) && (after === undefined || CLOSES.test(after)));
+    if (first !== undefined && closes) {
+      const from = marks[first] as { at: number };
+      if (at > from.at + mark.length) {
+        gone.add(first);
+        gone.add(k);
+      }
+      open.delete(mark);
+      continue;
+    }
+    const opens =
+      !single || ((before === undefined || OPENS.test(before)) && after !== undefined && !/\s/.test(after));
+    if (opens && first === undefined) open.set(mark, k);
+  }
+  if (gone.size === 0) return line;
+  let out = '';
+  let from = 0;
+  for (const [k, { at, mark }] of marks.entries()) {
+    if (!gone.has(k)) continue;
+    out += line.slice(from, at);
+    from = at + mark.length;
+  }
+  return out + line.slice(from);
+}
+
 /** Takes Markdown's emphasis, links and code marks off, keeps their words. */
 export function stripMarkdown(line: string): string {
   if (!/[*_`\[~#]/.test(line)) return line;
-  return line
-    .replace(/!?\[([^\]]*)\]\([^)]*\)/g, '$1')
-    .replace(/(\*\*|__|~~|`)(.*?)\1/g, '$2')
-    .replace(/(^|[\s(])([*_])(\S(?:.*?\S)?)\2(?=[\s.,;:)]|$)/g, '$1$3');
+  return withoutPairs(withoutLinks(line));
 }
 
 /**
@@ -79,7 +145,7 @@ export function clean(line: string): string {
       .replace(/[“”„″]/g, '"')
       .replace(/[×✕✖]/g, 'x')
       .replace(
-        new RegExp(`(\\d)\\s*(${VULGAR_CLASS})`, 'gu'),
+        new RegExp(`(\\d)\\s{0,3}(${VULGAR_CLASS})`, 'gu'),
         (_, digit: string, f: string) => `${digit} ${VULGAR[f]}`,
       )
       .replace(new RegExp(VULGAR_CLASS, 'gu'), (f) => VULGAR[f] ?? f)
@@ -92,8 +158,8 @@ export function clean(line: string): string {
   } else if (text.includes('\t')) text = text.replaceAll('\t', ' ');
   return (
     text
-      .replace(/(\d)\s*\/\s*(\d)(?=\D|$)/g, '$1/$2')
-      .replace(/(\d+\/\d+)(?=[a-zA-Z])/g, '$1 ')
+      .replace(/(\d)\s{0,3}\/\s{0,3}(\d)(?=\D|$)/g, '$1/$2')
+      .replace(/(?<![\d/])(\d{1,6}\/\d{1,6})(?=[a-zA-Z])/g, '$1 ')
       // two typed hyphens are a dash
       .replace(/ -{2,3} /g, ' - ')
       .replace(/ {2,}/g, ' ')

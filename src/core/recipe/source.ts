@@ -38,8 +38,35 @@ export function* linesOf(source: string): Generator<Raw> {
   while (start <= source.length) {
     let end = source.indexOf('\n', start);
     if (end < 0) end = source.length;
-    yield { start, end, text: source.slice(start, end).replace(/\r$/, '') };
+    const row = source.slice(start, end);
+    const text = row.endsWith('\r') ? row.slice(0, -1) : row;
+    if (text.length <= MOST_ROW) yield { start, end, text };
+    else yield* cut(text, start);
     start = end + 1;
+  }
+}
+
+/** Characters of a row that are read as one: a longer row is a paragraph, and is read piece by piece. */
+const MOST_ROW = 1500;
+
+/** A long row in pieces, cut behind a sentence, else between words; so that reading it takes as long as it is. */
+function* cut(text: string, start: number): Generator<Raw> {
+  let from = 0;
+  while (from < text.length) {
+    let to = Math.min(text.length, from + MOST_ROW);
+    if (to < text.length) {
+      const piece = text.slice(from, to);
+      const sentence = Math.max(piece.lastIndexOf('. '), piece.lastIndexOf('! '), piece.lastIndexOf('; '));
+      const space = piece.lastIndexOf(' ');
+      if (sentence > MOST_ROW / 3) to = from + sentence + 1;
+      else if (space > MOST_ROW / 3) to = from + space;
+    }
+    yield { start: start + from, end: start + to, text: text.slice(from, to) };
+    from = to;
+    // blanks at a cut belong to neither
+    let blank = from;
+    while (text[blank] === ' ') blank += 1;
+    from = blank;
   }
 }
 

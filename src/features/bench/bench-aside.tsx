@@ -12,10 +12,10 @@ import { DishPanel } from './dish-panel';
 import { LimitPanel } from './limit-panel';
 import { LinePanel } from './panel';
 import { LeastChange } from './plans';
+import type { Change } from './use-document';
 import { useCorrections } from './use-corrections';
 import { useMeaning } from './use-meaning';
 import type { TableDiner } from './use-table';
-import type { Weighed } from './weighing';
 
 /** What stands beside the recipe. */
 export type Beside =
@@ -44,8 +44,8 @@ interface AsideProps {
   onCorrecting: (open: boolean) => void;
   why: boolean;
   onWhy: (open: boolean) => void;
-  change: (patch: Partial<Pick<StoredRecipe, 'corrections'>> | Weighed) => void;
-  undo: () => void;
+  change: Change;
+  back: (seq: number) => Promise<unknown>;
   onSwap: (preview: SwapPreview) => void;
   onPlan: (plan: Plan) => void;
   onKeepPlan: (plan: Plan) => void;
@@ -60,7 +60,7 @@ function ChosenLine({ index, ...p }: AsideProps & { index: number }) {
     line?.foods[0],
     p.meanings,
     () => correct(correction?.grams === undefined ? null : { grams: correction.grams }),
-    p.undo,
+    (seq) => void p.back(seq),
   );
   if (!line) return null;
   return (
@@ -142,7 +142,7 @@ export function BenchAside(props: AsideProps) {
       onCompare={props.onCompare}
       read={read}
       weighed={{ potG: doc.potG, plateG: doc.plateG }}
-      onWeighed={props.change}
+      onWeighed={(weighed) => void props.change(weighed)}
       onSelect={select}
     />
   );

@@ -3,6 +3,7 @@ import { useSearchParams } from 'next/navigation';
 import { Suspense, useEffect, useState } from 'react';
 import { database } from '@/data/db';
 import { seedDemo } from '@/data/demo';
+import { getRecipe } from '@/data/recipes';
 import { setSetting } from '@/data/settings';
 import { useSettings } from '../settings/use-settings';
 import { OpenRecipe } from './open-recipe';
@@ -25,8 +26,12 @@ function BenchInner({ demo }: { demo: boolean }) {
   }, [demo]);
   const id = seeded ? (asked ?? settings.openRecipe) : null;
   useEffect(() => {
-    if (asked) void setSetting(database(), 'openRecipe', asked);
-  }, [asked]);
+    // a link to nothing is not remembered
+    if (asked && seeded)
+      void getRecipe(database(), asked).then((found) =>
+        found ? setSetting(database(), 'openRecipe', asked) : undefined,
+      );
+  }, [asked, seeded]);
   if (!seeded) return <p className="p-6 text-mute">Laying the table …</p>;
   return <OpenRecipe key={id ?? 'none'} id={id} />;
 }

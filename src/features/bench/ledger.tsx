@@ -3,6 +3,7 @@ import { useEffect, useRef } from 'react';
 import { showNumber } from '@/core/format/figures';
 import type { RecipeAudit } from '@/core/audit/schema';
 import { Glyph } from '@/ui/glyph';
+import { Legend } from '@/ui/legend';
 import type { Cell, LedgerRow } from './model';
 import type { LineEdit } from './use-line-edit';
 
@@ -244,6 +245,7 @@ export function Ledger({
           </tr>
         </tfoot>
       </table>
+      <Legend className="px-3 pb-2" marks={rows.map((r) => r.mark)} />
     </section>
   );
 }

@@ -3,7 +3,7 @@ import { US_MEASURES } from '@/core/measure/units';
 import { protocolById, type Protocol } from '@/core/protocol';
 import { parseRecipe } from '@/core/recipe/parse';
 import { readRecipe } from '@/core/read/read';
-import { gaugesOf, ledgerOf, markOf, SCALE_END, servingsWords } from './model';
+import { gaugesOf, openPart, ledgerOf, markOf, SCALE_END, servingsWords } from './model';
 
 const strict = protocolById('heart-strict') as Protocol;
 const everyday = protocolById('everyday') as Protocol;
@@ -14,6 +14,35 @@ const look = (text: string, protocol = strict) => {
 };
 const POT =
   'Pot\nServes 4–6\n\nIngredients\n1 kg potatoes\n2 tbsp olive oil\n½ tsp salt\n1 cup vegetable stock\n\nFor the topping:\n2 tbsp walnuts\n\nMethod\nGrease a dish.';
+
+describe('what a gauge paints solid', () => {
+  const gauge = (low: number, best: number, high: number, bound: 'most' | 'least' = 'most') =>
+    ({ low, best, high, times: null, limit: { bound } }) as never;
+  test('only what is sure: from the lowest reading on it is open, past the limit it is bad', () => {
+    // 210–680 of 500 mg
+    expect(openPart(gauge(0.42, 1.15, 1.36))).toEqual({
+      open: [
+        { from: 0.42, to: 1, bad: false },
+        { from: 1, to: 1.36, bad: true },
+      ],
+      best: 1.15,
+    });
+  });
+  test('a range on one side of the limit is one stretch', () => {
+    expect(openPart(gauge(0.2, 0.3, 0.5)).open).toEqual([{ from: 0.2, to: 0.5, bad: false }]);
+    expect(openPart(gauge(1.2, 1.3, 1.5)).open).toEqual([{ from: 1.2, to: 1.5, bad: true }]);
+  });
+  test('for a least it is the side short of it that is bad', () => {
+    expect(openPart(gauge(0.8, 1.1, 1.4, 'least')).open.map((o) => o.bad)).toEqual([true, false]);
+  });
+  test('a dish whose words leave salt open is not painted within', () => {
+    const { gauges } = look('Pot\nServes 4\n\n1 can chickpeas\n1 cup vegetable stock\n500 g potatoes');
+    const sodium = gauges.find((g) => g.limit.id === 'sodium');
+    if (!sodium) throw new Error('no sodium');
+    expect(sodium.low ?? 9).toBeLessThan(sodium.best ?? 0);
+    expect(openPart(sodium).open[0]?.from).toBe(sodium.low);
+  });
+});
 
 describe('gauges', () => {
   test('segments follow each other and add up to the best reading', () => {

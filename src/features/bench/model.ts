@@ -8,6 +8,10 @@ import { over, type Range } from '@/core/range/range';
 import type { ReadRecipe } from '@/core/read/types';
 import type { Mark } from '@/ui/glyph';
 
+/** Where the limit's rule stands on the scale, and the end of the scale, in limits. */
+export const RULE_AT = 0.46;
+export const SCALE_END = 1 / RULE_AT;
+
 /** Part of a gauge that one line fills, in shares of the limit (1 is the limit). */
 export interface Segment {
   readonly line: number;
@@ -19,7 +23,8 @@ export interface Segment {
 export interface Gauge {
   readonly limit: AuditLimit;
   readonly segments: readonly Segment[];
-  /** Best and highest reading in shares of the limit; null where not known. */
+  /** Lowest, best and highest reading in shares of the limit; null where not known. */
+  readonly low: number | null;
   readonly best: number | null;
   readonly high: number | null;
   readonly value: string;
@@ -28,15 +33,31 @@ export interface Gauge {
   readonly times: string | null;
 }
 
+/** Stretches between the lowest and the highest reading, parted at the limit; and where the likeliest stands. */
+export function openPart({ low, best, high, limit, times }: Gauge): {
+  open: { from: number; to: number; bad: boolean }[];
+  best: number | null;
+} {
+  if (low === null || high === null || times !== null || high - low < 0.01) return { open: [], best: null };
+  const from = Math.min(low, SCALE_END);
+  const to = Math.min(high, SCALE_END);
+  // past the limit for a most, short of it for a least
+  const bad = (side: 'below' | 'above') => (limit.bound === 'least' ? side === 'below' : side === 'above');
+  const parts =
+    from < 1 && to > 1
+      ? [
+          { from, to: 1, bad: bad('below') },
+          { from: 1, to, bad: bad('above') },
+        ]
+      : [{ from, to, bad: bad(to > 1 ? 'above' : 'below') }];
+  return { open: parts, best: best !== null && best < SCALE_END ? best : null };
+}
+
 /** A thing that is not allowed at all, and the lines that bring it. */
 export interface Ban {
   readonly limit: AuditLimit;
   readonly lines: readonly number[];
 }
-
-/** Where the limit's rule stands on the scale, and the end of the scale, in limits. */
-export const RULE_AT = 0.46;
-export const SCALE_END = 1 / RULE_AT;
 
 const UNIT_WORDS: Record<string, string> = { '% kcal': '%', 'mg a serving': 'mg', 'g a serving': 'g' };
 
@@ -85,6 +106,7 @@ export function gaugesOf(
     gauges.push({
       limit,
       segments,
+      low: value ? value.low / limit.limit : limit.atLeast !== null ? limit.atLeast / limit.limit : null,
       best,
       high: top,
       value: value
@@ -130,7 +152,8 @@ function cell(value: Range | null, limit: number | null, unit: string): Cell {
     text: wide ? showRange(value) : showNumber(value.best),
     title: `${showRange(value)} ${unit}`,
     size: limit && limit > 0 ? Math.min(1, value.best / limit) : 0,
-    over: limit !== null && limit > 0 && value.best > limit * 0.5,
+    // what only may be so is not painted as if it were
+    over: limit !== null && limit > 0 && value.low > limit * 0.5,
   };
 }
 

@@ -1,19 +1,32 @@
 'use client';
+import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
-import { recipeText } from '@/core/format/text';
+import { MOST_BYTES, recipeText } from '@/core/format/text';
+import { database } from '@/data/db';
+import { keep } from '@/data/saving';
+import { readSettings, setSetting } from '@/data/settings';
 import { Button } from '@/ui/button';
+
+/** Longer than what is taken in: what is too long is told so, not cut. */
+const MOST_DRAFT = 2 * MOST_BYTES;
 
 /** Takes a pasted or typed recipe in; a word in place where it cannot be read. */
 export function NewRecipe({
   onTake,
   onSample,
-  start = '',
 }: {
-  onTake: (texts: readonly string[]) => void;
+  /** Gives true once they are kept. */
+  onTake: (texts: readonly string[]) => Promise<boolean>;
   onSample?: () => void;
-  start?: string;
 }) {
-  const [text, setText] = useState(start);
+  // what was begun waits here, whatever closed the sheet
+  const kept = useLiveQuery(() => readSettings(database()).then((s) => s.draft), [], null);
+  const [typed, setTyped] = useState<string | null>(null);
+  const text = typed ?? kept ?? '';
+  const setText = (words: string) => {
+    setTyped(words);
+    void keep('the recipe being written', () => setSetting(database(), 'draft', words.slice(0, MOST_DRAFT)));
+  };
   const [refusal, setRefusal] = useState<string | null>(null);
   const take = () => {
     const reading = recipeText(text);
@@ -21,7 +34,9 @@ export function NewRecipe({
       setRefusal(reading.message);
       return;
     }
-    onTake(reading.recipes);
+    void onTake(reading.recipes).then((taken) => {
+      if (taken) void keep('the draft', () => setSetting(database(), 'draft', ''));
+    });
   };
   return (
     <form

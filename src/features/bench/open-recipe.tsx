@@ -2,10 +2,12 @@
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import type { Change } from '@/core/adapt/schema';
+import { MOST_SERVINGS } from '@/core/recipe/limits';
 import { type SwapPreview } from '@/core/swap/rank';
 import { database } from '@/data/db';
 import { sampleText } from '@/data/demo';
 import { takeIn } from '@/data/recipes';
+import { keep } from '@/data/saving';
 import { setSetting } from '@/data/settings';
 import { Dialog } from '@/ui/dialog';
 import { useKeys } from '@/ui/use-keys';
@@ -15,13 +17,14 @@ import { useLarder } from '../larder/use-larder';
 import { useSettings } from '../settings/use-settings';
 import { TableDialog } from '../table/table-dialog';
 import { Ledger } from './ledger';
-import { gaugesOf, ledgerOf } from './model';
+import { gaugesOf, ledgerOf, VERDICT_WORDS } from './model';
+import { NotKept } from './not-kept';
 import { Method } from './method';
 import { NewRecipe } from './new-recipe';
 import { BenchActions } from './bench-actions';
 import { BenchAside, type Beside } from './bench-aside';
 import { CompareDialog } from '../compare/compare';
-import { EmptyBench } from './empty-bench';
+import { Binned, EmptyBench } from './empty-bench';
 import { Rail } from './rail';
 import { Diners, Top } from './top';
 import { WholeText } from './whole-text';
@@ -31,8 +34,9 @@ import { useLineEdit } from './use-line-edit';
 import { usePaste } from './use-paste';
 import { useOneChange } from './use-one-change';
 import { useRead } from './use-read';
+import { useReturnFocus } from './use-return-focus';
 import { useSwaps } from './use-swaps';
-import { judgeTable, useDiners } from './use-table';
+import { judgeTable, markFor, useDiners } from './use-table';
 
 const ASIDE_NAMES: Record<Beside['kind'], string> = {
   dish: 'The dish',
@@ -49,25 +53,27 @@ export function OpenRecipe({ id }: { id: string | null }) {
   const { meanings } = useLarder();
   const kitchen = useKitchen();
   const { byId } = useProtocols();
-  const { doc, status, canUndo, canRedo, change, undo, redo, settle } = useDocument(id);
+  const { doc, status, unsaved, canUndo, canRedo, change, undo, redo, back, settle, retry } = useDocument(id);
   const [beside, setBeside] = useState<Beside>({ kind: 'dish' });
   const [hovered, setHovered] = useState<number | null>(null);
-  const lineEdit = useLineEdit(doc, change, undo, settle);
+  const lineEdit = useLineEdit(doc, change, back, settle);
   const [chosen, setChosen] = useState(0);
   const [correcting, setCorrecting] = useState(false);
   const [why, setWhy] = useState(false);
   const [wholeText, setWholeText] = useState(false);
   const [dialog, setDialog] = useState<'new' | 'table' | 'compare' | null>(null);
   const selected = beside.kind === 'line' ? beside.index : null;
+  const returnTo = useReturnFocus(beside, doc?.text);
 
   const show = (recipe: string) => {
     setDialog(null);
-    void setSetting(database(), 'openRecipe', recipe);
+    void keep('the setting', () => setSetting(database(), 'openRecipe', recipe));
     router.push(`/?recipe=${recipe}`);
   };
-  const open = async (texts: readonly string[]) => {
-    const [first] = await takeIn(database(), texts, Date.now());
-    if (first) show(first.id);
+  const open = async (texts: readonly string[]): Promise<boolean> => {
+    const made = await keep('the recipe', () => takeIn(database(), texts, Date.now()));
+    if (made?.[0]) show(made[0].id);
+    return made !== undefined;
   };
 
   const { read, settings: readSettings, larder } = useRead(doc);
@@ -87,7 +93,7 @@ export function OpenRecipe({ id }: { id: string | null }) {
   );
   const ranked = useSwaps(question);
   const changes = useOneChange(doc, table);
-  const made = useChanges(doc, change, undo);
+  const made = useChanges(doc, change, back);
 
   const look = (next: Beside) => {
     setBeside(next);
@@ -112,23 +118,27 @@ export function OpenRecipe({ id }: { id: string | null }) {
     if (line?.origin === 'ingredients') lineEdit.begin(line.line.start, line.line.text);
   };
   const apply = (preview: SwapPreview) => {
+    returnTo(selected);
     made.swap(preview);
     select(null);
   };
   const carryOut = (text: string, of: readonly Change[]) => {
+    returnTo(0);
     made.carryOut(text, of);
     select(null);
   };
-  const keep = (version: Parameters<typeof made.keep>[0]) => void made.keep(version).then(show);
+  const keepVersion = (version: Parameters<typeof made.keep>[0]) =>
+    void made.keep(version).then((kept) => kept !== undefined && show(kept));
   const mustChange = () => {
     const line = selected === null ? undefined : read?.lines[selected];
     if (line) look({ kind: 'plans', forced: [line.line.text] });
   };
-  const servings = (n: number | null) => change({ servings: n }, 'servings');
+  const servings = (n: number | null) =>
+    void change({ servings: n === null ? null : Math.min(MOST_SERVINGS, Math.max(1, n)) }, 'servings');
   const nextDiner = () => {
     const at = table.findIndex((d) => d.id === current?.id);
     const next = table[(at + 1) % Math.max(1, table.length)];
-    if (next) void setSetting(database(), 'diner', next.id);
+    if (next) void keep('the setting', () => setSetting(database(), 'diner', next.id));
   };
 
   useKeys({
@@ -139,10 +149,11 @@ export function OpenRecipe({ id }: { id: string | null }) {
     f: () => selected !== null && setCorrecting(true),
     w: () => selected !== null && setWhy(!why),
     c: mustChange,
-    s: () => ranked && setChosen((chosen + 1) % Math.max(1, Math.min(8, ranked.previews.length))),
+    s: () => ranked !== null && setChosen((chosen + 1) % Math.max(1, Math.min(8, ranked.previews.length))),
+    // where no line is chosen the key is the plan's
     a: () => {
-      const preview = ranked?.previews[chosen];
-      if (preview) apply(preview);
+      const preview = selected === null ? undefined : ranked?.previews[chosen];
+      return preview !== undefined && apply(preview);
     },
     l: () => look({ kind: 'plans', forced: [] }),
     v: () => setDialog('compare'),
@@ -152,7 +163,10 @@ export function OpenRecipe({ id }: { id: string | null }) {
     '+': () => read && servings(Math.round(read.servings.range.best) + 1),
     '=': () => read && servings(Math.round(read.servings.range.best) + 1),
     '-': () => read && servings(Math.max(1, Math.round(read.servings.range.best) - 1)),
-    Escape: () => select(null),
+    Escape: () => {
+      returnTo(selected);
+      select(null);
+    },
     'mod+z': undo,
     'mod+shift+z': redo,
     'mod+y': redo,
@@ -161,8 +175,16 @@ export function OpenRecipe({ id }: { id: string | null }) {
   usePaste((texts) => void open(texts));
 
   if (status === 'loading' && id) return <p className="p-6 text-mute">Taking it off the shelf …</p>;
+  if (doc && status === 'binned') return <Binned doc={doc} />;
   if (!doc || !read || !current)
-    return <EmptyBench onTake={(texts) => void open(texts)} onSample={() => void open([sampleText()])} />;
+    return (
+      <EmptyBench
+        missing={id !== null && status === 'missing'}
+        onTake={open}
+        onSample={() => void open([sampleText()])}
+        onOpen={show}
+      />
+    );
 
   const { audit } = current;
   const { gauges, bans } = gaugesOf(audit, read, current.protocol);
@@ -174,18 +196,24 @@ export function OpenRecipe({ id }: { id: string | null }) {
   return (
     <div className={`grid gap-3.5 lg:grid-cols-[minmax(0,1fr)_372px] ${raised ? 'max-lg:pb-[58dvh]' : ''}`}>
       <div className="min-w-0">
+        <p role="status" className="sr-only">
+          {`${audit.title}, for ${current.name}: ${VERDICT_WORDS[markFor(current)]}`}
+        </p>
+        {unsaved && (
+          <NotKept unsaved={unsaved} doc={doc} onRetry={retry} onKeepAsNew={() => void open([doc.text])} />
+        )}
         <div className="mb-5 flex flex-wrap items-end justify-between gap-x-4 gap-y-2 xl:flex-nowrap">
           <Top
             audit={audit}
             said={read.servings.said}
             overruled={doc.servings !== null}
             onServings={servings}
-            onRole={(role) => change({ role })}
+            onRole={(role) => void change({ role })}
           />
           <Diners
             diners={table}
             chosen={current.id}
-            onChoose={(d) => void setSetting(database(), 'diner', d)}
+            onChoose={(d) => void keep('the setting', () => setSetting(database(), 'diner', d))}
             onEdit={() => setDialog('table')}
           />
         </div>
@@ -199,7 +227,7 @@ export function OpenRecipe({ id }: { id: string | null }) {
           onWhy={(limit) => look({ kind: 'limit', id: limit })}
         />
         {wholeText ? (
-          <WholeText text={doc.text} onText={(text) => change({ text }, 'whole')} onDone={settle} />
+          <WholeText text={doc.text} onText={(text) => void change({ text }, 'whole')} onDone={settle} />
         ) : (
           <Ledger
             audit={audit}
@@ -255,10 +283,10 @@ export function OpenRecipe({ id }: { id: string | null }) {
           why={why}
           onWhy={setWhy}
           change={change}
-          undo={undo}
+          back={back}
           onSwap={apply}
           onPlan={(p) => carryOut(p.text, p.changes)}
-          onKeepPlan={(p) => keep({ ...p, name: `for ${current.name}` })}
+          onKeepPlan={(p) => keepVersion({ ...p, name: `for ${current.name}` })}
           onCompare={() => setDialog('compare')}
           onEdit={beginEdit}
         />
@@ -269,7 +297,7 @@ export function OpenRecipe({ id }: { id: string | null }) {
         title="New recipe"
         wide
       >
-        <NewRecipe onTake={(texts) => void open(texts)} />
+        <NewRecipe onTake={open} />
       </Dialog>
       <CompareDialog
         open={dialog === 'compare'}
@@ -280,7 +308,7 @@ export function OpenRecipe({ id }: { id: string | null }) {
         kitchen={kitchen}
         readSettings={readSettings}
         diners={diners}
-        onKeep={keep}
+        onKeep={keepVersion}
         onTake={(text, of) => {
           setDialog(null);
           carryOut(text, of);

@@ -50,7 +50,13 @@ function Plans({
     const [was, becomes] = plan ? [cost(text), cost(plan.text)] : [null, null];
     return was !== null && becomes !== null ? { before: was, after: becomes } : null;
   }, [plan, text, cost]);
-  useKeys({ a: () => plan && plan.changes.length > 0 && onApply(plan) });
+  useKeys({
+    a: () => {
+      if (!plan || plan.changes.length === 0) return false;
+      onApply(plan);
+      return true;
+    },
+  });
   return (
     <>
       {infeasible && (
@@ -208,7 +214,7 @@ export function LeastChange({
     }),
     [doc, everyone, table, current, locked, forced, kitchen.tastes],
   );
-  const { adaptation, flavour, working, stop } = usePlans(question);
+  const { adaptation, flavour, why, working, stop } = usePlans(question);
   return (
     <section aria-label="The least change">
       <div className="flex items-start justify-between gap-2">
@@ -262,7 +268,9 @@ export function LeastChange({
             }}
           />
         ) : (
-          <p className="mt-3 text-mute">Stopped.</p>
+          <p role={why ? 'alert' : undefined} className={`mt-3 ${why ? '' : 'text-mute'}`}>
+            {why ? `No plan: ${why}.` : 'Stopped.'}
+          </p>
         )}
       </div>
     </section>

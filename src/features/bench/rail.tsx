@@ -1,6 +1,7 @@
 import { Glyph } from '@/ui/glyph';
+import { Legend } from '@/ui/legend';
 import { verdictWords } from '../rules/model';
-import { SCALE_END, RULE_AT, shortLabel, type Ban, type Gauge } from './model';
+import { openPart, SCALE_END, RULE_AT, shortLabel, type Ban, type Gauge } from './model';
 
 type Colours = readonly [string, string, string];
 const FILLS: Record<string, Colours> = {
@@ -33,7 +34,7 @@ function Bar({
   const torn = gauge.times !== null;
   const last = gauge.segments.at(-1);
   const filled = last ? last.from + last.share : 0;
-  const tailFrom = Math.min(gauge.best ?? 0, SCALE_END);
+  const { open, best } = openPart(gauge);
   return (
     <div className="relative h-[16px] overflow-hidden rounded-[3px] bg-wash">
       {gauge.segments.map(({ line, from: left, share }, i) => {
@@ -59,15 +60,26 @@ function Bar({
           />
         );
       })}
-      {gauge.high !== null && gauge.high > tailFrom + 0.01 && !torn && (
+      {/* what the words leave open is not solid: veiled where lines may bring it, hatched to the highest reading */}
+      {open.map(({ from, to, bad }) => (
         <span
+          key={from}
           aria-hidden
           className="hatch pointer-events-none absolute inset-y-0"
           style={{
-            left: pc(tailFrom),
-            width: pc(Math.min(gauge.high, SCALE_END) - tailFrom),
-            color: gauge.high > 1 ? 'var(--over)' : hatch,
+            left: pc(from),
+            width: pc(to - from),
+            color: bad ? 'var(--over)' : hatch,
+            backgroundColor: 'color-mix(in srgb, var(--wash) 72%, transparent)',
           }}
+        />
+      ))}
+      {best !== null && (
+        <span
+          aria-hidden
+          title="the likeliest reading"
+          className="pointer-events-none absolute inset-y-[3px] w-[2px] -translate-x-1/2 bg-ink"
+          style={{ left: pc(best) }}
         />
       )}
       {gauge.best === null && (
@@ -146,6 +158,10 @@ export function Rail({ gauges, bans, onWhy, ...rest }: RailProps) {
           </li>
         ))}
       </ul>
+      <Legend
+        marks={[...gauges, ...bans].map((g) => g.limit.verdict)}
+        hatch={gauges.some((g) => openPart(g).open.length > 0)}
+      />
       {bans.length > 0 && (
         <div className="mt-1.5 flex flex-wrap items-center gap-x-4 gap-y-1 border-t border-hair pt-2">
           <span className="font-semibold text-mute">None of</span>

@@ -2,6 +2,7 @@
 import { useId, useState } from 'react';
 import type { Larder } from '@/core/food/larder';
 import { showNumber } from '@/core/format/figures';
+import { isGrams } from '@/core/recipe/limits';
 import type { Correction, ReadLine } from '@/core/read/types';
 import { Button } from '@/ui/button';
 
@@ -70,7 +71,7 @@ export function Reading({
     );
   const weigh = () => {
     const value = Number(grams.replace(',', '.'));
-    if (!(value > 0) || value > 100_000) {
+    if (!isGrams(value)) {
       setRefusal('Grams above 0, and no more than 100 000.');
       return;
     }

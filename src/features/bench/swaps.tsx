@@ -6,6 +6,7 @@ import { isRefused } from '@/core/swap/coverage';
 import type { SwapPreview } from '@/core/swap/rank';
 import { database, type StoredSwapUse } from '@/data/db';
 import { sayOfSwap } from '@/data/kitchen';
+import { keep } from '@/data/saving';
 import { Toggle } from '@/ui/toggle';
 import { Button } from '@/ui/button';
 import { usePlateCost, type Kitchen, type PlateCost } from '../larder/use-kitchen';
@@ -205,7 +206,9 @@ export function Swaps({
             table={table}
             use={kitchen.uses.get(preview.swap.id)}
             plateCost={plateCost}
-            onWorked={(worked) => void sayOfSwap(database(), preview.swap.id, worked, Date.now())}
+            onWorked={(worked) =>
+              void keep('how it went', () => sayOfSwap(database(), preview.swap.id, worked, Date.now()))
+            }
             onChoose={() => onChoose(chosen === i ? -1 : i)}
             onApply={() => onApply(preview)}
           />

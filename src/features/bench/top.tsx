@@ -100,6 +100,7 @@ export function Diners({
             <span className="block font-semibold">{d.name}</span>
             <span className="block text-[12px] text-mute">
               {d.name === d.protocol.name ? VERDICT_WORDS[d.audit.verdict] : d.protocol.name}
+              {d.protocolGone && ' (their own protocol is gone)'}
               {d.disliked.length > 0 && d.unsafe.length === 0 && ` · dislikes ${d.disliked.join(', ')}`}
               {d.unsafe.length > 0 && <b className="font-semibold text-over"> · has {d.unsafe.join(', ')}</b>}
               {d.unsafe.length === 0 && d.doubts.length > 0 && (

@@ -1,112 +1,200 @@
 'use client';
-import { useCallback, useEffect, useReducer, useRef } from 'react';
-import { database, type StoredRecipe } from '@/data/db';
-import { getRecipe, saveRecipe } from '@/data/recipes';
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { database, type RecipePatch, type StoredRecipe } from '@/data/db';
+import { changeRecipe, redoNext, takeBack, undoLast, undoState, type EditResult } from '@/data/edits';
+import { newId } from '@/data/ids';
+import { getRecipe } from '@/data/recipes';
+import { whyNotKept } from '@/data/saving';
 
-type Patch = Partial<Pick<StoredRecipe, 'text' | 'role' | 'servings' | 'corrections' | 'potG' | 'plateG'>>;
+/** Edits of this page are one step with each other, never with those of another tab. */
+const TAB = newId();
+const NO_UNDO = { canUndo: false, canRedo: false };
 
-interface State {
-  readonly doc: StoredRecipe | null;
-  readonly status: 'loading' | 'ready' | 'missing';
-  readonly past: readonly StoredRecipe[];
-  readonly future: readonly StoredRecipe[];
-  /** Edits with the same key are one step of undo. */
-  readonly key: string | null;
+/** Words and fields on the screen that are not kept yet, and why. */
+export interface Unsaved {
+  readonly patch: RecipePatch;
+  /** The text as it was kept when the first of them was made. */
+  readonly from: string;
+  readonly why: string;
+  readonly gone: boolean;
 }
 
-type Action =
-  | { type: 'load'; doc: StoredRecipe | null }
-  | { type: 'change'; patch: Patch; key: string | null; now: number }
-  | { type: 'undo'; now: number }
-  | { type: 'redo'; now: number }
-  | { type: 'settle' };
-
-const START: State = { doc: null, status: 'loading', past: [], future: [], key: null };
-const MOST_STEPS = 300;
-
-function reduce(state: State, action: Action): State {
-  switch (action.type) {
-    case 'load':
-      return { ...START, doc: action.doc, status: action.doc ? 'ready' : 'missing' };
-    case 'change': {
-      if (!state.doc) return state;
-      const doc = { ...state.doc, ...action.patch, updatedAt: action.now };
-      const joined = action.key !== null && action.key === state.key;
-      return {
-        ...state,
-        doc,
-        past: joined ? state.past : [...state.past, state.doc].slice(-MOST_STEPS),
-        future: [],
-        key: action.key,
-      };
-    }
-    case 'undo': {
-      const before = state.past.at(-1);
-      if (!before || !state.doc) return state;
-      return {
-        ...state,
-        doc: { ...before, updatedAt: action.now },
-        past: state.past.slice(0, -1),
-        future: [state.doc, ...state.future],
-        key: null,
-      };
-    }
-    case 'redo': {
-      const [next, ...future] = state.future;
-      if (!next || !state.doc) return state;
-      return {
-        ...state,
-        doc: { ...next, updatedAt: action.now },
-        past: [...state.past, state.doc],
-        future,
-        key: null,
-      };
-    }
-    case 'settle':
-      return { ...state, key: null };
-  }
+interface Shown {
+  readonly doc: StoredRecipe;
+  /** The write that it is, or is ahead of. */
+  readonly rev: number;
+  /** Writes under way: until they are through, what was typed stands. */
+  readonly inflight: number;
+  readonly unsaved: Unsaved | null;
 }
+
+export type DocumentStatus = 'loading' | 'ready' | 'missing' | 'binned';
+
+/** A change made known: gives the number of its edit, for taking it back; null where it was not kept. */
+export type Change = (
+  patch: RecipePatch,
+  key?: string | null,
+  swaps?: readonly string[],
+) => Promise<number | null>;
+
+const patched = (doc: StoredRecipe, { corrections, ...patch }: RecipePatch): StoredRecipe => ({
+  ...doc,
+  ...patch,
+  corrections: corrections
+    ? (Object.fromEntries(
+        Object.entries({ ...doc.corrections, ...corrections }).filter(([, said]) => said !== null),
+      ) as StoredRecipe['corrections'])
+    : doc.corrections,
+});
+
+const sameContent = (a: StoredRecipe, b: StoredRecipe): boolean =>
+  a.text === b.text &&
+  a.role === b.role &&
+  a.servings === b.servings &&
+  a.potG === b.potG &&
+  a.plateG === b.plateG &&
+  a.deletedAt === b.deletedAt &&
+  JSON.stringify(a.corrections) === JSON.stringify(b.corrections);
+
+const merged = (a: RecipePatch, b: RecipePatch): RecipePatch => ({
+  ...a,
+  ...b,
+  ...(a.corrections || b.corrections ? { corrections: { ...a.corrections, ...b.corrections } } : {}),
+});
 
 /**
- * The open recipe as one immutable document with undo. Every change is saved as it is made; edits with
- * the same key (one line being typed) are one step.
+ * The open recipe. Every change is written as it is made, its fields alone, in one transaction with its undo; what
+ * another tab or a restored file writes is shown as it comes. Edits with the same key (one line being typed) are one
+ * step. What cannot be kept stays on the screen and says why.
  */
 export function useDocument(id: string | null) {
-  const [state, dispatch] = useReducer(reduce, START);
-  const loaded = useRef<StoredRecipe | null>(null);
+  const row = useLiveQuery(
+    async () => (id === null ? null : ((await getRecipe(database(), id)) ?? null)),
+    [id],
+    undefined,
+  );
+  const undoable = useLiveQuery(() => (id === null ? NO_UNDO : undoState(database(), id)), [id], NO_UNDO);
+  const [shown, setShown] = useState<Shown | null>(null);
+  const queue = useRef<Promise<unknown>>(Promise.resolve());
+  const step = useRef(0);
+
+  const ahead =
+    shown !== null &&
+    shown.doc.id === id &&
+    (shown.inflight > 0 || shown.unsaved !== null || shown.rev >= (row?.rev ?? -1));
+  const doc = ahead ? shown.doc : (row ?? null);
+  const unsaved = ahead ? shown.unsaved : null;
+  const current = useRef<{ doc: StoredRecipe | null; unsaved: Unsaved | null }>({ doc, unsaved });
   useEffect(() => {
-    let current = true;
-    const load = async () => {
-      const doc = id ? ((await getRecipe(database(), id)) ?? null) : null;
-      if (!current) return;
-      loaded.current = doc;
-      dispatch({ type: 'load', doc: doc?.deletedAt === null ? doc : null });
-    };
-    void load();
-    return () => {
-      current = false;
-    };
-  }, [id]);
-  useEffect(() => {
-    if (!state.doc || state.doc === loaded.current) return;
-    loaded.current = state.doc;
-    void saveRecipe(database(), state.doc);
-  }, [state.doc]);
-  const change = useCallback(
-    (patch: Patch, key: string | null = null) => dispatch({ type: 'change', patch, key, now: Date.now() }),
+    current.current = { doc, unsaved };
+  }, [doc, unsaved]);
+
+  /** Runs a write after those before it, and shows what it gave. */
+  const run = useCallback(
+    (work: () => Promise<EditResult>, attempt: { patch: RecipePatch; from: string } | null) => {
+      const done = queue.current.then(async (): Promise<EditResult> => {
+        let result: EditResult;
+        let why: string | null = null;
+        try {
+          result = await work();
+          if (!result.ok && result.code !== 'nothing' && result.code !== 'changed-since')
+            why = result.message;
+        } catch (error) {
+          why = whyNotKept(error);
+          result = { ok: false, code: 'refused', message: why };
+        }
+        const gone = !result.ok && result.code === 'gone';
+        setShown((s) => {
+          if (!s) return s;
+          const inflight = s.inflight - 1;
+          if (result.ok)
+            return {
+              // the same words are the same document: nothing is read again
+              doc: inflight > 0 || sameContent(s.doc, result.recipe) ? s.doc : result.recipe,
+              rev: result.recipe.rev,
+              inflight,
+              unsaved: attempt ? null : s.unsaved,
+            };
+          return {
+            ...s,
+            inflight,
+            unsaved: attempt && why !== null ? { ...attempt, why, gone } : s.unsaved,
+          };
+        });
+        return result;
+      });
+      queue.current = done;
+      return done;
+    },
     [],
   );
-  const undo = useCallback(() => dispatch({ type: 'undo', now: Date.now() }), []);
-  const redo = useCallback(() => dispatch({ type: 'redo', now: Date.now() }), []);
-  const settle = useCallback(() => dispatch({ type: 'settle' }), []);
+
+  const change = useCallback<Change>(
+    async (patch, key = null, swaps = []) => {
+      const { doc: now, unsaved: before } = current.current;
+      if (!now || id === null) return null;
+      const next = patched(now, patch);
+      const attempt = { patch: merged(before?.patch ?? {}, patch), from: before?.from ?? now.text };
+      current.current = { doc: next, unsaved: before };
+      setShown((s) => ({
+        doc: next,
+        rev: now.rev,
+        inflight: (s?.doc.id === id ? s.inflight : 0) + 1,
+        unsaved: before,
+      }));
+      const named = key === null ? null : `${TAB} ${step.current} ${key}`;
+      const result = await run(
+        () =>
+          changeRecipe(database(), id, attempt.patch, {
+            now: Date.now(),
+            key: named,
+            swaps,
+            from: attempt.from,
+          }),
+        attempt,
+      );
+      return result.ok ? result.seq : null;
+    },
+    [id, run],
+  );
+
+  const turn = useCallback(
+    (work: (now: number) => Promise<EditResult>) => {
+      const { doc: now } = current.current;
+      if (!now) return Promise.resolve<EditResult>({ ok: false, code: 'nothing', message: '' });
+      step.current += 1;
+      setShown((s) => ({
+        doc: now,
+        rev: now.rev,
+        inflight: (s?.doc.id === now.id ? s.inflight : 0) + 1,
+        unsaved: s?.doc.id === now.id ? s.unsaved : null,
+      }));
+      return run(() => work(Date.now()), null);
+    },
+    [run],
+  );
+  const undo = useCallback(() => void turn((now) => undoLast(database(), id ?? '', now)), [turn, id]);
+  const redo = useCallback(() => void turn((now) => redoNext(database(), id ?? '', now)), [turn, id]);
+  const back = useCallback((seq: number) => turn((now) => takeBack(database(), seq, now)), [turn]);
+  const settle = useCallback(() => {
+    step.current += 1;
+  }, []);
+  /** Tries again to keep what is on the screen. */
+  const retry = useCallback(() => void change({}), [change]);
+
+  const status: DocumentStatus =
+    row === undefined ? 'loading' : doc === null ? 'missing' : doc.deletedAt !== null ? 'binned' : 'ready';
   return {
-    doc: state.doc,
-    status: state.status,
-    canUndo: state.past.length > 0,
-    canRedo: state.future.length > 0,
+    doc: status === 'ready' || status === 'binned' ? doc : null,
+    status,
+    unsaved,
+    ...undoable,
     change,
     undo,
     redo,
+    back,
     settle,
+    retry,
   };
 }

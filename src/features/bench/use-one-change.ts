@@ -2,7 +2,7 @@
 import { useEffect, useState } from 'react';
 import type { OneChange } from '@/core/swap/one-change';
 import type { StoredRecipe } from '@/data/db';
-import { library, plainRecipes } from '@/workers/library';
+import { askLibrary, plainRecipes } from '@/workers/library';
 import { useLibraryContext } from '../shelf/use-context';
 import type { TableDiner } from './use-table';
 
@@ -10,7 +10,9 @@ const WAIT_MS = 500;
 
 /** True where somebody may eat the dish as it is. */
 export const mayEat = (d: TableDiner): boolean =>
-  d.unsafe.length === 0 && d.doubts.length === 0 && (d.audit.verdict === 'within' || d.audit.verdict === 'near');
+  d.unsafe.length === 0 &&
+  d.doubts.length === 0 &&
+  (d.audit.verdict === 'within' || d.audit.verdict === 'near');
 
 /**
  * For everyone who may not eat the dish as it is: the one swap that lets them, looked for in the worker once the
@@ -31,17 +33,23 @@ export function useOneChange(
       const changes: Record<string, OneChange | null> = {};
       for (const d of table) {
         if (mayEat(d) || d.audit.notAdapted) continue;
-        changes[d.id] = await library().oneChange(
-          plainRecipes([doc]),
-          doc.id,
-          { protocol: d.protocol, allergens: d.allergens, plate: d.appetite },
-          context,
+        changes[d.id] = await askLibrary((door) =>
+          door.oneChange(
+            plainRecipes([doc]),
+            doc.id,
+            { protocol: d.protocol, allergens: d.allergens, plate: d.appetite },
+            context,
+          ),
         );
         if (!current) return;
       }
       setFound({ of: doc, changes });
     };
-    const timer = setTimeout(() => void look(), WAIT_MS);
+    const timer = setTimeout(
+      // a worker that cannot start is said where it is asked for; here nothing is offered
+      () => void look().catch(() => current && setFound({ of: doc, changes: {} })),
+      WAIT_MS,
+    );
     return () => {
       current = false;
       clearTimeout(timer);

@@ -4,7 +4,8 @@ import type { Adaptation } from '@/core/adapt/schema';
 import type { FlavourReport } from '@/core/swap/flavour';
 import type { KitchenTastes } from '@/core/swap/tastes';
 import type { StoredRecipe } from '@/data/db';
-import { planner, stopPlanning } from '@/workers/adapt';
+import { askPlanner, stopPlanning } from '@/workers/adapt';
+import { Stopped } from '@/workers/door';
 import { plainRecipes } from '@/workers/library';
 import { useLibraryContext } from '../shelf/use-context';
 import type { TableDiner } from './use-table';
@@ -24,6 +25,8 @@ export function usePlans(question: Question | null): {
   readonly adaptation: Adaptation | null;
   /** What each plan took from the taste, and what gives it back. */
   readonly flavour: readonly (FlavourReport | null)[];
+  /** Why there is none, where the worker could not be asked. */
+  readonly why: string | null;
   readonly working: boolean;
   readonly stop: () => void;
 } {
@@ -32,6 +35,7 @@ export function usePlans(question: Question | null): {
     of: Question;
     adaptation: Adaptation | null;
     flavour: readonly (FlavourReport | null)[];
+    why: string | null;
   } | null>(null);
   useEffect(() => {
     if (!question) return;
@@ -43,16 +47,22 @@ export function usePlans(question: Question | null): {
       allergens: [...d.allergens],
       plate: d.appetite,
     }));
-    void planner()
-      .adapt(recipe, diners, context, {
+    void askPlanner((door) =>
+      door.adapt(recipe, diners, context, {
         locked: [...question.locked],
         forced: [...question.forced],
         alternatives: ALTERNATIVES,
         tastes: question.tastes,
-      })
-      .then(({ adaptation, flavour }) => {
-        if (current) setFound({ of: question, adaptation, flavour });
-      });
+      }),
+    ).then(
+      ({ adaptation, flavour }) => {
+        if (current) setFound({ of: question, adaptation, flavour, why: null });
+      },
+      (error: Error) => {
+        if (current && !(error instanceof Stopped))
+          setFound({ of: question, adaptation: null, flavour: [], why: error.message });
+      },
+    );
     return () => {
       current = false;
     };
@@ -61,10 +71,11 @@ export function usePlans(question: Question | null): {
   return {
     adaptation: answered ? found.adaptation : null,
     flavour: answered ? found.flavour : [],
+    why: answered ? found.why : null,
     working: question !== null && !answered,
     stop: () => {
       stopPlanning();
-      if (question) setFound({ of: question, adaptation: null, flavour: [] });
+      if (question) setFound({ of: question, adaptation: null, flavour: [], why: null });
     },
   };
 }

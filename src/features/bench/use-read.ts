@@ -8,15 +8,16 @@ import { readRecipe } from '@/core/read/read';
 import { recipeShelf } from '@/core/read/recipes';
 import type { ReadRecipe, ReadSettings } from '@/core/read/types';
 import { database, type StoredRecipe } from '@/data/db';
-import { listRecipes } from '@/data/recipes';
+import { listRecipes, markOfOthers } from '@/data/recipes';
 import { useLarder } from '../larder/use-larder';
 import { useSettings } from '../settings/use-settings';
 
 const NO_RECIPES: StoredRecipe[] = [];
 
-/** The other recipes, which may be ingredients of the open one; as they were when it was opened. */
+/** The other recipes, which may be ingredients of the open one. */
 function useOthers(id: string | null): readonly StoredRecipe[] {
-  const count = useLiveQuery(() => database().recipes.count(), [], 0);
+  // a change of another recipe, or one more, is a reason to look again; typing in the open one is not
+  const mark = useLiveQuery(() => markOfOthers(database(), id), [id], '');
   const [others, setOthers] = useState<readonly StoredRecipe[]>(NO_RECIPES);
   useEffect(() => {
     let current = true;
@@ -26,8 +27,7 @@ function useOthers(id: string | null): readonly StoredRecipe[] {
     return () => {
       current = false;
     };
-    // typing changes the open recipe at every key: only another one, or one more, is a reason to look again
-  }, [id, count]);
+  }, [id, mark]);
   return others;
 }
 
@@ -71,6 +71,10 @@ export function useRead(doc: StoredRecipe | null): {
     }),
     [measures, natural, doc?.corrections, doc?.id, doc?.servings, doc?.potG, doc?.plateG, larder, table],
   );
-  const read = useMemo(() => (doc ? readRecipe(parseRecipe(doc.text), settings) : null), [doc, settings]);
+  const text = doc?.text;
+  const read = useMemo(
+    () => (text === undefined ? null : readRecipe(parseRecipe(text), settings)),
+    [text, settings],
+  );
   return { read, settings, larder };
 }

@@ -25,11 +25,17 @@ export interface TableDiner {
   readonly disliked: readonly string[];
   readonly appetite: number;
   readonly medical: boolean;
+  /** Their own protocol is not kept any more: the dish is judged by another. */
+  readonly protocolGone: boolean;
 }
 
 /** What stands before somebody's name: an allergen of theirs outranks every limit, a doubt all but "over". */
 export const markFor = (d: Pick<TableDiner, 'unsafe' | 'doubts' | 'audit'>): Verdict =>
-  d.unsafe.length > 0 ? 'over' : d.doubts.length > 0 && d.audit.verdict !== 'over' ? 'unknown' : d.audit.verdict;
+  d.unsafe.length > 0
+    ? 'over'
+    : d.doubts.length > 0 && d.audit.verdict !== 'over'
+      ? 'unknown'
+      : d.audit.verdict;
 
 /** The diners kept, or each protocol as a diner of its own while there are none. */
 export function useDiners(): readonly StoredDiner[] {
@@ -60,28 +66,27 @@ export function judgeTable(
   byId: (id: string) => Protocol | undefined,
 ): TableDiner[] {
   const audits = new Map<string, RecipeAudit>();
-  return diners.flatMap((diner) => {
-    const protocol = byId(diner.protocol);
-    if (!protocol) return [];
+  return diners.map((diner) => {
+    // somebody whose protocol is gone is not forgotten: the first school's rules hold until another is chosen
+    const protocol = byId(diner.protocol) ?? (PROTOCOLS[0] as Protocol);
     const key = `${protocol.id} ${diner.appetite}`;
     const audit =
       audits.get(key) ??
       auditRecipe(read, protocol, { role: role ?? undefined, per100g: false, plate: diner.appetite });
     audits.set(key, audit);
     const conflict = conflictsOf(audit, diner.allergens);
-    return [
-      {
-        id: diner.id,
-        name: diner.name,
-        protocol,
-        allergens: diner.allergens,
-        audit,
-        unsafe: conflict.has,
-        doubts: conflict.doubts,
-        disliked: dislikesIn(read, diner.dislikes),
-        appetite: diner.appetite,
-        medical: diner.medical,
-      },
-    ];
+    return {
+      id: diner.id,
+      name: diner.name,
+      protocol,
+      allergens: diner.allergens,
+      audit,
+      unsafe: conflict.has,
+      doubts: conflict.doubts,
+      disliked: dislikesIn(read, diner.dislikes),
+      appetite: diner.appetite,
+      medical: diner.medical,
+      protocolGone: protocol.id !== diner.protocol,
+    };
   });
 }

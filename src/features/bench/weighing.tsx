@@ -2,6 +2,7 @@
 import { useId, useState } from 'react';
 import type { RecipeAudit } from '@/core/audit/schema';
 import { showRange } from '@/core/format/figures';
+import { isGrams } from '@/core/recipe/limits';
 import { YIELD_SOURCE } from '@/core/prepare/yields';
 import type { ReadRecipe } from '@/core/read/types';
 import { Button } from '@/ui/button';
@@ -11,13 +12,11 @@ export interface Weighed {
   readonly plateG: number | null;
 }
 
-const MOST_GRAMS = 100_000;
-
 /** Grams typed in a field; null where it is empty, NaN where it is no weight. */
 function gramsIn(words: string): number | null {
   if (!words.trim()) return null;
   const value = Number(words.trim().replace(',', '.'));
-  return value > 0 && value <= MOST_GRAMS ? value : NaN;
+  return isGrams(value) ? value : NaN;
 }
 
 /** What the dish weighs as eaten, why, and the scale's word against the estimate. */

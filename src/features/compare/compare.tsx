@@ -9,7 +9,8 @@ import { titleOf } from '@/core/recipe/title';
 import type { ReadSettings } from '@/core/read/types';
 import { database, type StoredDiner, type StoredRecipe } from '@/data/db';
 import { listRecipes, rootOf } from '@/data/recipes';
-import { planner } from '@/workers/adapt';
+import { askPlanner } from '@/workers/adapt';
+import { Stopped } from '@/workers/door';
 import { plainRecipes } from '@/workers/library';
 import { Toggle } from '@/ui/toggle';
 import { Button } from '@/ui/button';
@@ -40,9 +41,15 @@ interface Found {
 }
 
 /** The moderate and the light version and the frontier, made in the worker while the dialog is open. */
-function useVersions(open: boolean, doc: StoredRecipe, current: TableDiner, kitchen: Kitchen): Found | null {
+function useVersions(
+  open: boolean,
+  doc: StoredRecipe,
+  current: TableDiner,
+  kitchen: Kitchen,
+): { readonly found: Found | null; readonly why: string | null } {
   const context = useLibraryContext();
   const [found, setFound] = useState<Found | null>(null);
+  const [failed, setFailed] = useState<{ of: StoredRecipe; why: string } | null>(null);
   const { protocol } = current;
   const { tastes } = kitchen;
   useEffect(() => {
@@ -50,16 +57,22 @@ function useVersions(open: boolean, doc: StoredRecipe, current: TableDiner, kitc
     let here = true;
     const [recipe] = plainRecipes([doc]);
     if (!recipe) return;
-    void planner()
-      .compare(recipe, protocol, context, tastes)
-      .then((r) => {
+    void askPlanner((door) => door.compare(recipe, protocol, context, tastes)).then(
+      (r) => {
         if (here) setFound({ of: doc, protocol: protocol.id, ...r });
-      });
+      },
+      (error: Error) => {
+        if (here && !(error instanceof Stopped)) setFailed({ of: doc, why: error.message });
+      },
+    );
     return () => {
       here = false;
     };
   }, [open, doc, protocol, context, tastes]);
-  return found?.of === doc && found.protocol === protocol.id ? found : null;
+  return {
+    found: found?.of === doc && found.protocol === protocol.id ? found : null,
+    why: failed?.of === doc ? failed.why : null,
+  };
 }
 
 /** The other recipes on the shelf, versions of this one first. */
@@ -105,7 +118,7 @@ export function CompareDialog({
   const { protocol } = current;
   const { byId } = useProtocols();
   const plateCost = usePlateCost(kitchen);
-  const found = useVersions(open, doc, current, kitchen);
+  const { found, why } = useVersions(open, doc, current, kitchen);
   const others = useOthers(open, doc);
   const [picked, setPicked] = useState<readonly string[]>([]);
   const [per, setPer] = useState<Per>('plate');
@@ -137,7 +150,9 @@ export function CompareDialog({
       wide={columns.length > 3 ? 'table' : true}
     >
       {!found ? (
-        <p className="text-mute">Making them …</p>
+        <p role={why ? 'alert' : undefined} className={why ? '' : 'text-mute'}>
+          {why ? `They could not be made: ${why}.` : 'Making them …'}
+        </p>
       ) : (
         <>
           <div className="no-print mb-2 flex flex-wrap items-center gap-x-4 gap-y-1.5">

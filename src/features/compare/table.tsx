@@ -3,6 +3,7 @@ import { allergenWords } from '@/core/format/allergens';
 import type { Protocol } from '@/core/protocol';
 import type { Range } from '@/core/range/range';
 import { Glyph } from '@/ui/glyph';
+import { Legend } from '@/ui/legend';
 import { shortLabel } from '../bench/model';
 import type { Column } from './columns';
 import { figuresOf, shown, type Per } from './figures';
@@ -151,6 +152,7 @@ export function CompareTable({
           )}
         </tbody>
       </table>
+      <Legend marks={columns.flatMap((c) => c.audit.limits.map((l) => l.verdict))} />
     </div>
   );
 }

@@ -9,6 +9,7 @@ import type { Protocol } from '@/core/protocol';
 import type { StoredKitchenFood } from '@/data/db';
 import { Button } from '@/ui/button';
 import { Glyph } from '@/ui/glyph';
+import { Legend } from '@/ui/legend';
 import { LimitWords } from './limit-words';
 import {
   fatShareOf,
@@ -72,17 +73,19 @@ function Figures({ food }: { food: Food }) {
 }
 
 function Uses({ food }: { food: Food }) {
-  const uses = useUses(food.id);
+  const found = useUses(food.id);
   return (
     <section>
       <h3 className="font-semibold">On the shelf in</h3>
-      {uses === null ? (
+      {found === null ? (
         <p className="text-mute">Looking …</p>
-      ) : uses.length === 0 ? (
+      ) : found.why ? (
+        <p role="alert">Not known: {found.why}.</p>
+      ) : found.uses.length === 0 ? (
         <p className="text-mute">No recipe on the shelf uses it.</p>
       ) : (
         <ul className="mt-0.5 space-y-0.5">
-          {uses.map((u) => (
+          {found.uses.map((u) => (
             <li key={u.id}>
               <Link
                 href={`/?recipe=${u.id}`}
@@ -169,6 +172,7 @@ export function FoodPage({
                 </li>
               ))}
             </ul>
+            <Legend marks={limits.flatMap((l) => l.verdict ?? [])} />
           </section>
           <section>
             <h3 className="font-semibold">On the label</h3>
@@ -187,9 +191,7 @@ export function FoodPage({
               </p>
             ) : (
               allergensOfFood(food) === null &&
-              food.adds.length === 0 && (
-                <p className="text-mute">Nothing to look for.</p>
-              )
+              food.adds.length === 0 && <p className="text-mute">Nothing to look for.</p>
             )}
           </section>
           <section>

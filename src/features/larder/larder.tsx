@@ -10,6 +10,7 @@ import type { Packet } from '@/core/label/schema';
 import { database } from '@/data/db';
 import { seedDemo } from '@/data/demo';
 import { newPacket, removePacket, savePacket } from '@/data/larder';
+import { keep } from '@/data/saving';
 import { setSetting } from '@/data/settings';
 import { Button } from '@/ui/button';
 import { useKeys } from '@/ui/use-keys';
@@ -92,9 +93,12 @@ function LarderInner({ demo }: { demo: boolean }) {
   const remove = (id: string) => {
     const packet = packets.find((p) => p.id === id);
     if (!packet) return;
-    void removePacket(database(), id);
+    void keep('the packet', () => removePacket(database(), id));
     toast(`“${packet.name}” is out of the larder.`, {
-      action: { label: 'Undo', onClick: () => void savePacket(database(), packet, Date.now()) },
+      action: {
+        label: 'Undo',
+        onClick: () => void keep('the packet', () => savePacket(database(), packet, Date.now())),
+      },
     });
   };
   const done = () => {
@@ -130,7 +134,9 @@ function LarderInner({ demo }: { demo: boolean }) {
             <select
               aria-label="Whose limits"
               value={current.id}
-              onChange={(e) => void setSetting(database(), 'diner', e.target.value)}
+              onChange={(e) =>
+                void keep('the setting', () => setSetting(database(), 'diner', e.target.value))
+              }
               className="field"
             >
               {diners.map((d) => (

@@ -5,7 +5,8 @@ import { foodById } from '@/core/food/table';
 import { likelyKin, readPacket } from '@/core/label/packet';
 import { PacketSchema, type Packet } from '@/core/label/schema';
 import { database } from '@/data/db';
-import { savePacket } from '@/data/larder';
+import { changePacket } from '@/data/larder';
+import { keep } from '@/data/saving';
 import { Button } from '@/ui/button';
 import type { TableDiner } from './use-diner';
 import { PacketReading } from './packet-reading';
@@ -49,7 +50,7 @@ export function PacketEditor({
     const next = { ...draft, ...patch };
     setDraft(next);
     const whole = complete(next);
-    if (whole.ok) void savePacket(database(), whole.packet, Date.now());
+    if (whole.ok) void keep('the packet', () => changePacket(database(), whole.packet, patch, Date.now()));
   };
   const kin = likelyKin(draft.name);
   const likes = like.trim() ? findFood(like, '', 4) : [];

@@ -18,10 +18,11 @@ export function useDiner(): { readonly diners: readonly TableDiner[]; readonly c
   const settings = useSettings();
   const { byId } = useProtocols();
   return useMemo(() => {
-    const diners = stored.flatMap(({ id, name, protocol }) => {
-      const found = byId(protocol);
-      return found ? [{ id, name, protocol: found }] : [];
-    });
+    const diners = stored.map(({ id, name, protocol }) => ({
+      id,
+      name,
+      protocol: byId(protocol) ?? (PROTOCOLS[0] as Protocol),
+    }));
     const first = diners[0] ?? { id: 'none', name: '', protocol: PROTOCOLS[0] as Protocol };
     return { diners, current: diners.find((d) => d.id === settings.diner) ?? first };
   }, [stored, settings.diner, byId]);

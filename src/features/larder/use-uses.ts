@@ -3,7 +3,7 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useState } from 'react';
 import { database } from '@/data/db';
 import { listRecipes } from '@/data/recipes';
-import { library, plainRecipes } from '@/workers/library';
+import { askLibrary, plainRecipes } from '@/workers/library';
 import { useLibraryContext } from '../shelf/use-context';
 
 export interface Use {
@@ -13,21 +13,24 @@ export interface Use {
 }
 
 /** Recipes on the shelf that use a food, read in the worker; null until they are. */
-export function useUses(foodId: string): readonly Use[] | null {
+export function useUses(foodId: string): { readonly uses: readonly Use[]; readonly why?: string } | null {
   const context = useLibraryContext();
   const recipes = useLiveQuery(() => listRecipes(database()), [], null);
-  const [found, setFound] = useState<{ of: string; uses: readonly Use[] } | null>(null);
+  const [found, setFound] = useState<{ of: string; uses: readonly Use[]; why?: string } | null>(null);
   useEffect(() => {
     if (!recipes) return;
     let current = true;
-    void library()
-      .uses(plainRecipes(recipes), foodId, context)
-      .then((uses) => {
+    void askLibrary((d) => d.uses(plainRecipes(recipes), foodId, context)).then(
+      (uses) => {
         if (current) setFound({ of: foodId, uses });
-      });
+      },
+      (error: Error) => {
+        if (current) setFound({ of: foodId, uses: [], why: error.message });
+      },
+    );
     return () => {
       current = false;
     };
   }, [recipes, foodId, context]);
-  return found?.of === foodId ? found.uses : null;
+  return found?.of === foodId ? found : null;
 }

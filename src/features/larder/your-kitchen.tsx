@@ -4,6 +4,7 @@ import { isPrice } from '@/core/cost/cost';
 import type { Food } from '@/core/food/table';
 import { database, type StoredKitchenFood } from '@/data/db';
 import { sayOfFood } from '@/data/kitchen';
+import { keep } from '@/data/saving';
 import { useSettings } from '../settings/use-settings';
 
 type Liking = StoredKitchenFood['liking'];
@@ -23,13 +24,14 @@ export function YourKitchen({ food, said }: { food: Food; said: StoredKitchenFoo
   const [draft, setDraft] = useState<{ pays: string; amount: string } | null>(null);
   const kept = { pays: said?.price ? String(said.price.pays) : '', amount: said?.price?.amount ?? '' };
   const { pays, amount } = draft ?? kept;
-  const say = (what: Parameters<typeof sayOfFood>[2]) => sayOfFood(database(), food.id, what, Date.now());
+  const say = (what: Parameters<typeof sayOfFood>[2]) =>
+    keep('what you said of it', () => sayOfFood(database(), food.id, what, Date.now()).then(() => true));
   const price = { pays: Number(pays.replace(',', '.')), amount: amount.trim() };
   const empty = pays.trim() === '' && price.amount === '';
   const usable = pays.trim() !== '' && Number.isFinite(price.pays) && isPrice(price, food, measures);
-  const keep = () => {
+  const keepPrice = () => {
     if (draft === null || (!empty && !usable)) return;
-    void say({ price: empty ? null : price }).then(() => setDraft(null));
+    void say({ price: empty ? null : price }).then((kept) => kept && setDraft(null));
   };
   return (
     <section>
@@ -74,7 +76,7 @@ export function YourKitchen({ food, said }: { food: Food; said: StoredKitchenFoo
           className="field num w-[76px]"
           value={pays}
           onChange={(e) => setDraft({ pays: e.target.value, amount })}
-          onBlur={keep}
+          onBlur={keepPrice}
         />
         <span className="text-mute">for</span>
         <input
@@ -83,7 +85,7 @@ export function YourKitchen({ food, said }: { food: Food; said: StoredKitchenFoo
           className="field w-[124px]"
           value={amount}
           onChange={(e) => setDraft({ pays, amount: e.target.value })}
-          onBlur={keep}
+          onBlur={keepPrice}
         />
       </div>
       {!empty && !usable && (

@@ -3,14 +3,18 @@ import { toast } from 'sonner';
 import type { Larder } from '@/core/food/larder';
 import { database, type StoredMeaning } from '@/data/db';
 import { forget, restoreMeaning } from '@/data/larder';
+import { keep } from '@/data/saving';
 import { Button } from '@/ui/button';
 
 /** What the cook means by her words: seen, and undone. */
 export function YourWords({ meanings, larder }: { meanings: readonly StoredMeaning[]; larder: Larder }) {
   const drop = (meaning: StoredMeaning) => {
-    void forget(database(), meaning.words);
+    void keep('what the words mean', () => forget(database(), meaning.words));
     toast(`“${meaning.said}” is read by Dulvet again.`, {
-      action: { label: 'Undo', onClick: () => void restoreMeaning(database(), meaning) },
+      action: {
+        label: 'Undo',
+        onClick: () => void keep('what the words mean', () => restoreMeaning(database(), meaning)),
+      },
     });
   };
   return (

@@ -15,7 +15,7 @@ const valueWords = (l: AuditLimit | undefined) =>
 /** What a change of rules does to the open recipe and to the shelf, as it is made. */
 export function Effects({ before, after }: { before: Protocol; after: Protocol | null }) {
   const open = useOpenEffect(before, after);
-  const { effect, stop } = useLibraryEffect(before, after);
+  const { effect, why, stop } = useLibraryEffect(before, after);
   const rows = open
     ? [...new Set([...open.before.limits, ...open.after.limits].map((l) => l.id))].flatMap((id) => {
         const b = open.before.limits.find((l) => l.id === id);
@@ -50,7 +50,9 @@ export function Effects({ before, after }: { before: Protocol; after: Protocol |
       </div>
       <div aria-live="polite">
         <h3 className="font-semibold">The shelf</h3>
-        {!effect ? (
+        {why ? (
+          <p role="alert">Not judged: {why}.</p>
+        ) : !effect ? (
           <p className="text-mute">Judging …</p>
         ) : (
           <>
@@ -70,7 +72,12 @@ export function Effects({ before, after }: { before: Protocol; after: Protocol |
                 </Button>
               </div>
             )}
-            {!effect.running && (
+            {!effect.running && effect.done < effect.all && (
+              <p className="num text-mute">
+                Stopped after {effect.done} of {effect.all} dishes: what changes is not known.
+              </p>
+            )}
+            {!effect.running && effect.done >= effect.all && (
               <p className="num">
                 {effect.fits[1]} of {effect.all} dishes fit
                 {effect.fits[0] !== effect.fits[1] && (

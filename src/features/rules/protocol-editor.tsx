@@ -1,5 +1,5 @@
 'use client';
-import { useId, useMemo, useState } from 'react';
+import { useId, useMemo, useRef, useState } from 'react';
 import {
   protocolById,
   PROTOCOLS,
@@ -11,7 +11,8 @@ import {
 import { resolveProtocol } from '@/core/protocol/resolve';
 import { ProtocolSource as Schema } from '@/core/protocol/schema';
 import { database } from '@/data/db';
-import { saveProtocol } from '@/data/protocols';
+import { changeProtocol } from '@/data/protocols';
+import { keep } from '@/data/saving';
 import { Button } from '@/ui/button';
 import { Effects } from './effects';
 import { limitWords } from './model';
@@ -95,7 +96,8 @@ function settle(draft: ProtocolSource): { ok: true; protocol: Protocol } | { ok:
   return resolved.ok ? resolved : { ok: false, why: resolved.message };
 }
 
-const keep = (source: ProtocolSource) => void saveProtocol(database(), source, Date.now());
+const keepFields = (source: ProtocolSource, patch: Partial<ProtocolSource>) =>
+  void keep('the protocol', () => changeProtocol(database(), source, patch, Date.now()));
 
 function LimitRow({
   limit,
@@ -160,11 +162,16 @@ function LimitRow({
 export function ProtocolEditor({ source, onDone }: { source: ProtocolSource; onDone: () => void }) {
   const id = useId();
   const [draft, setDraft] = useState(source);
+  // fields that could not be kept while the whole did not hold
+  const waiting = useRef<Partial<ProtocolSource>>({});
   const settled = useMemo(() => settle(draft), [draft]);
   const put = (patch: Partial<ProtocolSource>) => {
     const next = { ...draft, ...patch };
     setDraft(next);
-    if (settle(next).ok) keep(next);
+    if (settle(next).ok) {
+      keepFields(next, { ...waiting.current, ...patch });
+      waiting.current = {};
+    } else waiting.current = { ...waiting.current, ...patch };
   };
   const base = protocolById(source.based ?? '') ?? (PROTOCOLS[0] as Protocol);
   const change = (at: number, limit: Limit) =>

@@ -5,6 +5,7 @@ import { PROTOCOLS, type Protocol, type ProtocolSource } from '@/core/protocol';
 import { database } from '@/data/db';
 import { seedDemo } from '@/data/demo';
 import { copyOf, protocolFile, readProtocol, removeProtocol, saveProtocol } from '@/data/protocols';
+import { keep } from '@/data/saving';
 import { Button } from '@/ui/button';
 import { saveFile } from '@/ui/save-file';
 import { useKeys } from '@/ui/use-keys';
@@ -31,7 +32,7 @@ export function Rules({ demo }: { demo: boolean }) {
 
   const copy = (protocol: Protocol) => {
     const source = copyOf(protocol.source);
-    void saveProtocol(database(), source, Date.now());
+    void keep('the protocol', () => saveProtocol(database(), source, Date.now()));
     setEditing(source);
   };
   const open = (protocol: Protocol) => {
@@ -40,10 +41,13 @@ export function Rules({ demo }: { demo: boolean }) {
     else copy(protocol);
   };
   const remove = (source: ProtocolSource) => {
-    void removeProtocol(database(), source.id);
+    void keep('the protocol', () => removeProtocol(database(), source.id));
     setEditing(null);
     toast(`“${source.name}” is gone.`, {
-      action: { label: 'Undo', onClick: () => void saveProtocol(database(), source, Date.now()) },
+      action: {
+        label: 'Undo',
+        onClick: () => void keep('the protocol', () => saveProtocol(database(), source, Date.now())),
+      },
     });
   };
   const bringIn = async (chosen: File | undefined) => {
@@ -56,7 +60,7 @@ export function Rules({ demo }: { demo: boolean }) {
     setRefusal(null);
     const shipped = PROTOCOLS.some((p) => p.id === reading.source.id);
     const source = shipped ? copyOf(reading.source) : reading.source;
-    await saveProtocol(database(), source, Date.now());
+    await keep('the protocol', () => saveProtocol(database(), source, Date.now()));
     setEditing(source);
   };
   useKeys({ Escape: () => setEditing(null) });

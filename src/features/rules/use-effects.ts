@@ -71,10 +71,11 @@ const WAIT_MS = 350;
 export function useLibraryEffect(
   before: Protocol | null,
   after: Protocol | null,
-): { readonly effect: LibraryEffect | null; readonly stop: () => void } {
+): { readonly effect: LibraryEffect | null; readonly why: string | null; readonly stop: () => void } {
   const context = useLibraryContext();
   const recipes = useLiveQuery(() => listRecipes(database()), [], null);
   const [effect, setEffect] = useState<LibraryEffect | null>(null);
+  const [why, setWhy] = useState<string | null>(null);
   const [control, setControl] = useState<AbortController | null>(null);
   useEffect(() => {
     if (!recipes || !before || !after) return;
@@ -99,6 +100,7 @@ export function useLibraryEffect(
         controller.signal,
       );
       if (controller.signal.aborted) return;
+      setWhy(null);
       setEffect({
         done: found.length,
         all,
@@ -114,7 +116,13 @@ export function useLibraryEffect(
       });
     };
     // let the typing settle
-    const timer = setTimeout(() => void run(), WAIT_MS);
+    const timer = setTimeout(
+      () =>
+        void run().catch((error: Error) => {
+          if (!controller.signal.aborted) setWhy(error.message);
+        }),
+      WAIT_MS,
+    );
     return () => {
       clearTimeout(timer);
       controller.abort();
@@ -122,6 +130,7 @@ export function useLibraryEffect(
   }, [recipes, before, after, context]);
   return {
     effect,
+    why,
     stop: () => {
       control?.abort();
       setEffect((e) => (e ? { ...e, running: false } : null));

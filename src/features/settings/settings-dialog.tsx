@@ -1,12 +1,16 @@
 'use client';
-import { useRef, useState } from 'react';
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useRef, useState, type ReactNode } from 'react';
 import { toast } from 'sonner';
-import { exportArchive, importArchive, readArchive } from '@/data/archive';
+import { exportArchive, readArchive, type Archive } from '@/data/archive';
+import { importArchive, lastImport, planImport, undoImport, type ImportPlan } from '@/data/bring-in';
 import { database } from '@/data/db';
-import { setSetting, type Theme } from '@/data/settings';
+import { keep } from '@/data/saving';
+import { setMeasure, setSetting, type Settings, type Theme } from '@/data/settings';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { saveFile } from '@/ui/save-file';
+import { StorageWords } from './storage-words';
 import { useSettings } from './use-settings';
 
 const THEMES: readonly (readonly [Theme, string])[] = [
@@ -52,6 +56,43 @@ function Choice<T extends string>({
   );
 }
 
+/** Something that is so or not; shown at once, whatever the database takes. */
+function Tick({
+  checked,
+  onChange,
+  children,
+}: {
+  checked: boolean;
+  onChange: (on: boolean) => void;
+  children: ReactNode;
+}) {
+  const [ahead, setAhead] = useState<boolean | null>(null);
+  return (
+    <label className="mb-4 flex items-start gap-2">
+      <input
+        type="checkbox"
+        className="mt-0.5 size-4 flex-none accent-[var(--rim)]"
+        checked={ahead ?? checked}
+        onChange={(e) => {
+          setAhead(e.target.checked);
+          onChange(e.target.checked);
+        }}
+      />
+      <span>{children}</span>
+    </label>
+  );
+}
+
+const importWords = ({ added, newer, older, same }: ImportPlan, kept: 'keep' | 'replace'): string =>
+  [
+    `${added} new`,
+    ...(newer > 0 ? [`${newer} newer than here`] : []),
+    ...(older > 0
+      ? [kept === 'keep' ? `${older} kept as they are here` : `${older} put back as in the file`]
+      : []),
+    ...(same > 0 ? [`${same} the same`] : []),
+  ].join(', ');
+
 /** Settings, and everything out to a file and back in. */
 export function SettingsDialog({
   open,
@@ -63,7 +104,39 @@ export function SettingsDialog({
   const settings = useSettings();
   const file = useRef<HTMLInputElement>(null);
   const [refusal, setRefusal] = useState<string | null>(null);
+  const [asking, setAsking] = useState<{ archive: Archive; plan: ImportPlan } | null>(null);
+  const undoable = useLiveQuery(() => lastImport(database()), [], undefined);
   const db = database;
+  const set = <K extends keyof Settings>(key: K, value: Settings[K]) =>
+    void keep('the setting', () => setSetting(db(), key, value));
+
+  const takeBack = () =>
+    void keep('the kitchen', () => undoImport(db(), Date.now())).then(
+      (done) => done && toast('The file is taken back: everything is as it was.'),
+    );
+  const take = async (archive: Archive, older: 'keep' | 'replace') => {
+    setAsking(null);
+    const done = await keep('the file', () => importArchive(db(), archive, older, Date.now()));
+    if (!done) return;
+    const changed = done.added + done.newer + (older === 'replace' ? done.older : 0);
+    toast(
+      `${archive.recipes.length === 1 ? 'One recipe' : `${archive.recipes.length} recipes`} brought in: ${importWords(done, older)}.`,
+      {
+        ...(changed > 0 ? { action: { label: 'Undo', onClick: takeBack } } : {}),
+      },
+    );
+    onOpenChange(false);
+  };
+  const saveAll = async () => {
+    const out = await keep('the file', () => exportArchive(db()));
+    if (!out) return;
+    saveFile('dulvet-kitchen.json', 'application/json', JSON.stringify(out.archive, null, 2));
+    setRefusal(
+      out.left.length > 0
+        ? `Saved, but without: ${out.left.map((l) => `${l.what} (${l.why})`).join('; ')}.`
+        : null,
+    );
+  };
 
   const bringIn = async (chosen: File | undefined) => {
     if (!chosen) return;
@@ -73,10 +146,11 @@ export function SettingsDialog({
       return;
     }
     setRefusal(null);
-    await importArchive(db(), reading.archive);
-    const { recipes } = reading.archive;
-    toast(`${recipes.length} ${recipes.length === 1 ? 'recipe' : 'recipes'} brought in.`);
-    onOpenChange(false);
+    const plan = await keep('the file', () => planImport(db(), reading.archive));
+    if (!plan) return;
+    // what was changed here since the file was made is not thrown away unasked
+    if (plan.older > 0) setAsking({ archive: reading.archive, plan });
+    else await take(reading.archive, 'keep');
   };
 
   return (
@@ -88,7 +162,7 @@ export function SettingsDialog({
           ['us', 'the US cup, 237 ml'],
           ['metric', 'the metric cup, 250 ml'],
         ]}
-        onChange={(cup) => void setSetting(db(), 'measures', { ...settings.measures, cup })}
+        onChange={(cup) => void keep('the setting', () => setMeasure(db(), { cup }))}
       />
       <Choice
         legend="A tablespoon is"
@@ -97,13 +171,13 @@ export function SettingsDialog({
           ['us', '15 ml'],
           ['australian', 'Australian, 20 ml'],
         ]}
-        onChange={(tablespoon) => void setSetting(db(), 'measures', { ...settings.measures, tablespoon })}
+        onChange={(tablespoon) => void keep('the setting', () => setMeasure(db(), { tablespoon }))}
       />
       <Choice
         legend="Light"
         value={settings.theme}
         options={THEMES}
-        onChange={(theme) => void setSetting(db(), 'theme', theme)}
+        onChange={(theme) => set('theme', theme)}
       />
       <label className="mb-4 flex items-center gap-2">
         <span className="font-semibold">Money is written with</span>
@@ -111,39 +185,25 @@ export function SettingsDialog({
           className="field w-[64px]"
           maxLength={4}
           defaultValue={settings.currency}
-          onChange={(e) => void setSetting(db(), 'currency', e.target.value.trim())}
+          onChange={(e) => set('currency', e.target.value.trim().slice(0, 4))}
         />
       </label>
-      <section className="mb-4">
-        <label className="flex items-start gap-2">
-          <input
-            type="checkbox"
-            className="mt-0.5 size-4 flex-none accent-[var(--rim)]"
-            checked={settings.natural}
-            onChange={(e) => void setSetting(db(), 'natural', e.target.checked)}
-          />
-          <span>
-            Let foods vary as nature does, where it was measured: two standard deviations to each side, beside
-            what the words leave open
-          </span>
-        </label>
-      </section>
+      <Tick checked={settings.natural} onChange={(on) => set('natural', on)}>
+        Let foods vary as nature does, where it was measured: two standard deviations to each side, beside
+        what the words leave open
+      </Tick>
+      <Tick checked={settings.singleKeys} onChange={(on) => set('singleKeys', on)}>
+        Single keys act (N for a new recipe, E to edit a line): off where speech or a switch types
+      </Tick>
+      <StorageWords />
       <section>
         <h3 className="mb-1 font-semibold">Everything in one file</h3>
         <p className="mb-2 text-mute">
-          Recipes, diners and settings as JSON. Bringing a file in adds to what is here; the same recipe is
-          replaced.
+          Recipes, diners and settings as JSON. Bringing a file in adds to what is here; of two states of a
+          recipe the later is kept.
         </p>
         <div className="flex flex-wrap gap-2">
-          <Button
-            onClick={() =>
-              void exportArchive(db()).then((a) =>
-                saveFile('dulvet-kitchen.json', 'application/json', JSON.stringify(a, null, 2)),
-              )
-            }
-          >
-            Save to a file
-          </Button>
+          <Button onClick={() => void saveAll()}>Save to a file</Button>
           <Button onClick={() => file.current?.click()}>Bring a file in</Button>
           <input
             ref={file}
@@ -158,6 +218,32 @@ export function SettingsDialog({
             }}
           />
         </div>
+        {asking && (
+          <div role="alert" className="mt-3 rounded-lg bg-wash p-3">
+            <p>
+              {asking.plan.older === 1
+                ? 'One thing here was changed after this file was made.'
+                : `${asking.plan.older} things here were changed after this file was made.`}{' '}
+              Which shall stay?
+            </p>
+            <div className="mt-2 flex flex-wrap gap-1.5">
+              <Button look="solid" onClick={() => void take(asking.archive, 'keep')}>
+                Keep the newer ones
+              </Button>
+              <Button onClick={() => void take(asking.archive, 'replace')}>Take the file’s</Button>
+              <Button look="plain" onClick={() => setAsking(null)}>
+                Leave it
+              </Button>
+            </div>
+          </div>
+        )}
+        {undoable && !asking && (
+          <p className="mt-2">
+            <Button look="plain" className="-ml-2 px-2" onClick={takeBack}>
+              Take the last file back
+            </Button>
+          </p>
+        )}
         {refusal && (
           <p role="alert" className="mt-2 font-medium text-over">
             {refusal}

@@ -17,10 +17,12 @@ import {
   saveRecipe,
   throwAway,
 } from '@/data/recipes';
+import { keep } from '@/data/saving';
 import { setSetting } from '@/data/settings';
 import { Button } from '@/ui/button';
 import { Glyph } from '@/ui/glyph';
-import { library, plainRecipes } from '@/workers/library';
+import { Legend } from '@/ui/legend';
+import { askLibrary, plainRecipes } from '@/workers/library';
 import type { LibraryRow } from '@/workers/library.worker';
 import { useProtocols } from '../rules/use-protocols';
 import { useLibraryContext } from './use-context';
@@ -40,6 +42,7 @@ export function Shelf({ demo }: { demo: boolean }) {
   const recipes = useLiveQuery(() => listRecipes(database()), [], null);
   const binned = useLiveQuery(() => listThrownAway(database()), [], []);
   const [rows, setRows] = useState<ReadonlyMap<string, LibraryRow>>(new Map());
+  const [why, setWhy] = useState<string | null>(null);
   const protocols = useMemo(
     () => [...new Set(diners.map((d) => d.protocol))].flatMap((id) => byId(id) ?? []),
     [diners, byId],
@@ -47,27 +50,31 @@ export function Shelf({ demo }: { demo: boolean }) {
   useEffect(() => {
     if (!recipes || recipes.length === 0) return;
     let current = true;
-    void library()
-      .audit(plainRecipes(recipes), protocols, context)
-      .then((found) => {
-        if (current) setRows(new Map(found.map((r) => [r.id, r])));
-      });
+    void askLibrary((door) => door.audit(plainRecipes(recipes), protocols, context)).then(
+      (found) => {
+        if (!current) return;
+        setRows(new Map(found.map((r) => [r.id, r])));
+        setWhy(null);
+      },
+      (error: Error) => {
+        if (current) setWhy(error.message);
+      },
+    );
     return () => {
       current = false;
     };
   }, [recipes, protocols, context]);
 
   const remove = (id: string, title: string) => {
-    void discard(id);
+    void keep('the shelf', () => discard(id));
     toast(`“${title}” is off the shelf.`, {
-      action: { label: 'Undo', onClick: () => void restoreRecipe(database(), id) },
+      action: { label: 'Undo', onClick: () => void keep('the shelf', () => restoreRecipe(database(), id)) },
     });
   };
   const sample = async () => {
     const recipe = newRecipe(sampleText(), Date.now());
-    await saveRecipe(database(), recipe);
-    await setSetting(database(), 'openRecipe', recipe.id);
-    router.push(`/?recipe=${recipe.id}`);
+    const kept = await keep('the recipe', () => saveRecipe(database(), recipe));
+    if (kept) router.push(`/?recipe=${kept}`);
   };
 
   if (!recipes) return <p className="p-6 text-mute">Looking on the shelf …</p>;
@@ -83,12 +90,19 @@ export function Shelf({ demo }: { demo: boolean }) {
         <Button
           look="solid"
           onClick={() => {
-            void setSetting(database(), 'openRecipe', null).then(() => router.push('/'));
+            void keep('the setting', () => setSetting(database(), 'openRecipe', null)).then(() =>
+              router.push('/'),
+            );
           }}
         >
           New recipe
         </Button>
       </div>
+      {why && (
+        <p role="alert" className="mb-3">
+          The verdicts are not known: {why}.
+        </p>
+      )}
       {recipes.length === 0 ? (
         <div className="sheet p-5">
           <p className="mb-3">Nothing on the shelf yet. Paste a recipe on the Bench, or try a sample.</p>
@@ -202,6 +216,7 @@ export function Shelf({ demo }: { demo: boolean }) {
               })}
             </tbody>
           </table>
+          <Legend className="px-3 pb-2" marks={['within', 'near', 'over', 'depends', 'unknown']} />
         </div>
       )}
       {binned.length > 0 && (
@@ -213,13 +228,20 @@ export function Shelf({ demo }: { demo: boolean }) {
             {binned.map((recipe) => (
               <li key={recipe.id} className="flex items-center gap-3">
                 <span>{recipe.text.split('\n')[0]?.replace(/^#+\s*/, '') || 'Untitled recipe'}</span>
-                <Button look="plain" onClick={() => void restoreRecipe(database(), recipe.id)}>
+                <Button
+                  look="plain"
+                  onClick={() => void keep('the shelf', () => restoreRecipe(database(), recipe.id))}
+                >
                   Put back
                 </Button>
               </li>
             ))}
           </ul>
-          <Button look="plain" className="mt-2" onClick={() => void emptyBin(database())}>
+          <Button
+            look="plain"
+            className="mt-2"
+            onClick={() => void keep('the shelf', () => emptyBin(database()))}
+          >
             Forget them for good
           </Button>
         </details>

@@ -1,12 +1,15 @@
 'use client';
 import Link from 'next/link';
 import { usePathname, useRouter } from 'next/navigation';
-import { useState, type ReactNode } from 'react';
+import { useEffect, useState, type ReactNode } from 'react';
 import { Toaster } from 'sonner';
 import { Key } from '@/ui/button';
-import { useKeys } from '@/ui/use-keys';
+import { allowSingleKeys, useKeys } from '@/ui/use-keys';
 import { SettingsDialog } from '../settings/settings-dialog';
+import { useSettings } from '../settings/use-settings';
 import { KeysDialog } from './keys-dialog';
+import { InMemory, NoStorage, Trouble } from './storage';
+import { useStorage } from './use-storage';
 import { useTheme } from './use-theme';
 
 const VIEWS = [
@@ -16,11 +19,25 @@ const VIEWS = [
   { href: '/rules', name: 'Rules', key: '4' },
 ] as const;
 
-/** The frame of every view: the rim with its places, keys that work everywhere, notices. */
+/** The frame of every view, once it is known whether the browser keeps anything. */
 export function Shell({ children }: { children: ReactNode }) {
+  const { state, tryAgain, goOn } = useStorage();
+  if (state === null) return <p className="p-6 text-mute">Laying the table …</p>;
+  if (!state.open) return <NoStorage why={state.why} onTryAgain={tryAgain} onGoOn={goOn} />;
+  return (
+    <Frame key={state.inMemory ? 'memory' : 'kept'} inMemory={state.inMemory}>
+      {children}
+    </Frame>
+  );
+}
+
+/** The rim with its places, keys that work everywhere, notices. */
+function Frame({ inMemory, children }: { inMemory: boolean; children: ReactNode }) {
   const path = usePathname();
   const router = useRouter();
   const [dialog, setDialog] = useState<'settings' | 'keys' | null>(null);
+  const { singleKeys } = useSettings();
+  useEffect(() => allowSingleKeys(singleKeys), [singleKeys]);
   useTheme();
   useKeys({
     '1': () => router.push('/'),
@@ -78,7 +95,9 @@ export function Shell({ children }: { children: ReactNode }) {
           </button>
         </div>
       </header>
-      <main id="main" className="mx-auto max-w-[1440px] px-2.5 py-3 sm:px-4">
+      {inMemory && <InMemory />}
+      <Trouble />
+      <main id="main" tabIndex={-1} className="mx-auto max-w-[1440px] px-2.5 py-3 outline-none sm:px-4">
         {children}
       </main>
       <SettingsDialog

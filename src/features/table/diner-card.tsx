@@ -4,7 +4,8 @@ import { toast } from 'sonner';
 import { ALLERGENS } from '@/core/allergen/allergen';
 import type { Protocol } from '@/core/protocol';
 import { database, type StoredDiner } from '@/data/db';
-import { removeDiner, saveDiner } from '@/data/diners';
+import { changeDiner, removeDiner, saveDiner, sayAllergen } from '@/data/diners';
+import { keep } from '@/data/saving';
 import { Button } from '@/ui/button';
 
 const PLATES = [
@@ -24,17 +25,24 @@ export function DinerCard({
   diner: StoredDiner;
   protocols: readonly Protocol[];
 }) {
-  // shown at once, saved as it is shown
-  const [diner, setDiner] = useState(kept);
+  // shown at once; what another tab or a file says of the diner since then is shown as it comes
+  const [ahead, setAhead] = useState<{ of: StoredDiner; patch: Partial<StoredDiner> } | null>(null);
+  const diner = ahead && ahead.of === kept ? { ...kept, ...ahead.patch } : kept;
+  const show = (patch: Partial<StoredDiner>) =>
+    setAhead({ of: kept, patch: { ...(ahead?.of === kept ? ahead.patch : {}), ...patch } });
   const save = (patch: Partial<StoredDiner>) => {
-    const next = { ...diner, ...patch };
-    setDiner(next);
-    void saveDiner(database(), next);
+    show(patch);
+    void keep('the diner', () => changeDiner(database(), diner.id, patch, Date.now()));
+  };
+  const allergic = (allergen: string, mustNot: boolean) => {
+    const others = diner.allergens.filter((a) => a !== allergen);
+    show({ allergens: mustNot ? [...others, allergen] : others });
+    void keep('the diner', () => sayAllergen(database(), diner.id, allergen, mustNot, Date.now()));
   };
   const remove = () => {
-    void removeDiner(database(), diner.id);
+    void keep('the diner', () => removeDiner(database(), diner.id));
     toast(`${diner.name} has left the table.`, {
-      action: { label: 'Undo', onClick: () => void saveDiner(database(), diner) },
+      action: { label: 'Undo', onClick: () => void keep('the diner', () => saveDiner(database(), diner)) },
     });
   };
   const gone = !protocols.some((p) => p.id === diner.protocol);
@@ -45,9 +53,13 @@ export function DinerCard({
           <span className="block text-[13px] font-semibold">Name</span>
           <input
             className="field w-full"
+            key={kept.name}
             defaultValue={diner.name}
             maxLength={80}
-            onBlur={(e) => save({ name: e.target.value.trim() || diner.name })}
+            onBlur={(e) => {
+              const name = e.target.value.trim() || diner.name;
+              if (name !== diner.name) save({ name });
+            }}
           />
         </label>
         <label className="min-w-[150px] flex-1">
@@ -87,16 +99,16 @@ export function DinerCard({
         <span className="block text-[13px] font-semibold">Would rather not eat, between commas</span>
         <input
           className="field w-full"
+          key={kept.dislikes.join()}
           defaultValue={diner.dislikes.join(', ')}
           placeholder="mushrooms, coriander"
-          onBlur={(e) =>
-            save({
-              dislikes: e.target.value
-                .split(',')
-                .map((d) => d.trim())
-                .filter(Boolean),
-            })
-          }
+          onBlur={(e) => {
+            const dislikes = e.target.value
+              .split(',')
+              .map((d) => d.trim())
+              .filter(Boolean);
+            if (dislikes.join() !== diner.dislikes.join()) save({ dislikes });
+          }}
         />
       </label>
       <fieldset className="mt-2">
@@ -108,13 +120,7 @@ export function DinerCard({
                 type="checkbox"
                 className="size-4 accent-[var(--rim)]"
                 checked={diner.allergens.includes(a)}
-                onChange={(e) =>
-                  save({
-                    allergens: e.target.checked
-                      ? [...diner.allergens, a]
-                      : diner.allergens.filter((x) => x !== a),
-                  })
-                }
+                onChange={(e) => allergic(a, e.target.checked)}
               />
               {label}
             </label>

@@ -1,6 +1,7 @@
 'use client';
 import { database, type StoredDiner } from '@/data/db';
 import { newDiner, saveDiner } from '@/data/diners';
+import { keep } from '@/data/saving';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { useProtocols } from '../rules/use-protocols';
@@ -12,9 +13,8 @@ export function DinerList({ diners }: { diners: readonly StoredDiner[] }) {
   // while nobody is kept each protocol stands in as a diner
   const kept = diners.filter((d) => !byId(d.id));
   const add = () =>
-    void saveDiner(
-      database(),
-      newDiner(`Diner ${kept.length + 1}`, all[0]?.id ?? 'heart-strict', kept.length),
+    void keep('the diner', () =>
+      saveDiner(database(), newDiner(`Diner ${kept.length + 1}`, all[0]?.id ?? 'heart-strict', kept.length)),
     );
   return (
     <>

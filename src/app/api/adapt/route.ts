@@ -1,15 +1,15 @@
 import { z } from 'zod';
 import { MOST_BYTES } from '@/core/format/text';
 import { readAllergens } from '@/core/allergen/allergen';
-import { US_MEASURES } from '@/core/measure/units';
-import { PROTOCOLS, protocolById, ROLES, type Protocol } from '@/core/protocol';
-import { adaptText } from '@/server/adapt-text';
+import { PROTOCOLS, protocolById, ROLES } from '@/core/protocol';
+import { MOST_SERVINGS } from '@/core/recipe/limits';
 import { readBody, refuse } from '@/server/body';
+import { inThread } from '@/server/pool';
 
 const Body = z.object({
   text: z.string(),
   protocol: z.string(),
-  servings: z.number().positive().max(1000).optional(),
+  servings: z.number().positive().max(MOST_SERVINGS).optional(),
   role: z.enum(ROLES).optional(),
   alternatives: z.number().int().min(0).max(20).optional(),
   allergens: z.array(z.string()).max(40).optional(),
@@ -34,19 +34,17 @@ const Body = z.object({
 export async function POST(request: Request): Promise<Response> {
   const body = await readBody(request, Body, MOST_BYTES);
   if (body instanceof Response) return body;
-  const protocol = protocolById(body.protocol);
-  if (!protocol)
-    return refuse(400, 'unknown-protocol', `There are ${PROTOCOLS.map((p) => p.id).join(', ')}.`, 'protocol');
-  const also = (body.also ?? []).map((d) => ({ ...d, protocol: protocolById(d.protocol) }));
-  const unknown = also.findIndex((d) => !d.protocol);
+  const known = (id: string) => protocolById(id) !== undefined;
+  const people = [{ protocol: body.protocol, allergens: body.allergens }, ...(body.also ?? [])];
+  const unknown = people.findIndex((d) => !known(d.protocol));
   if (unknown >= 0)
     return refuse(
       400,
       'unknown-protocol',
       `There are ${PROTOCOLS.map((p) => p.id).join(', ')}.`,
-      `also.${unknown}.protocol`,
+      unknown === 0 ? 'protocol' : `also.${unknown - 1}.protocol`,
     );
-  const mustNot = [body.allergens ?? [], ...also.map((d) => d.allergens ?? [])].map(readAllergens);
+  const mustNot = people.map((d) => readAllergens(d.allergens ?? []));
   for (const [i, reading] of mustNot.entries())
     if (!reading.ok)
       return refuse(
@@ -55,26 +53,27 @@ export async function POST(request: Request): Promise<Response> {
         `${reading.message}.`,
         i === 0 ? `allergens.${reading.at}` : `also.${i - 1}.allergens.${reading.at}`,
       );
-  const allergens = mustNot.map((r) => (r.ok ? r.ids : []));
-  const result = await adaptText(
-    body.text,
-    [
-      { protocol, allergens: allergens[0] ?? [] },
-      ...also.map(({ plate, protocol: theirs }, i) => ({
-        ...(plate === undefined ? {} : { plate }),
-        protocol: theirs as Protocol,
-        allergens: allergens[i + 1] ?? [],
-      })),
-    ],
-    { measures: US_MEASURES, corrections: {}, servings: body.servings },
+  const result = await inThread(
     {
+      kind: 'adapt',
+      text: body.text,
+      diners: people.map((d, i) => {
+        const reading = mustNot[i];
+        return {
+          protocol: d.protocol,
+          allergens: reading?.ok ? reading.ids : [],
+          plate: 'plate' in d ? d.plate : undefined,
+        };
+      }),
+      servings: body.servings,
       role: body.role,
-      source: 'request',
       alternatives: body.alternatives ?? 2,
       locked: body.keep ?? [],
       forced: body.change ?? [],
     },
+    request.signal,
   );
+  if (result instanceof Response) return result;
   if (!result.ok)
     return refuse(
       result.code === 'too-large' ? 413 : 400,

@@ -1,0 +1,11 @@
+/**
+ * A random id (RFC 9562, version 4). `crypto.randomUUID` is there in secure contexts only, and the phone in the
+ * kitchen opens the computer's plain http address; `getRandomValues` is there in all.
+ */
+export function newId(): string {
+  const bytes = crypto.getRandomValues(new Uint8Array(16));
+  bytes[6] = ((bytes[6] as number) & 0x0f) | 0x40;
+  bytes[8] = ((bytes[8] as number) & 0x3f) | 0x80;
+  const hex = Array.from(bytes, (b) => b.toString(16).padStart(2, '0')).join('');
+  return [hex.slice(0, 8), hex.slice(8, 12), hex.slice(12, 16), hex.slice(16, 20), hex.slice(20)].join('-');
+}

@@ -1,0 +1,4 @@
+import { work } from './work';
+
+/** What a worker thread does; bundled by `scripts/build-server.mjs`. */
+export default work;
