@@ -156,10 +156,10 @@ describe('what is not known is never none', () => {
 
 test('a plan for somebody allergic does not keep what may hold anything', async () => {
   const solve = solverOf(await loadHighs());
-  const larder = larderOf(foodsOf([packet('golden valley spread', FIGURES)]));
+  const larder = larderOf(foodsOf([packet('golden valley cashew butter', FIGURES)]));
   const settings = { measures: US_MEASURES, corrections: {}, larder };
   const read = readRecipe(
-    parseRecipe('Pot\nserves 4\n\n1 kg potatoes\n5 g golden valley spread'),
+    parseRecipe('Pot\nserves 4\n\n1 kg potatoes\n5 g golden valley cashew butter'),
     settings,
   );
   const everyday = PROTOCOLS.find((p) => p.id === 'everyday') as Protocol;
@@ -175,7 +175,7 @@ test('a plan for somebody allergic does not keep what may hold anything', async 
   const wary = adapt(read, [{ protocol: loose, allergens: ['lupin'] }], settings, {}, solve);
   expect(wary.plans.length).toBeGreaterThan(0);
   for (const plan of wary.plans) {
-    expect(plan.text).not.toContain('golden valley spread');
+    expect(plan.text).not.toContain('golden valley cashew butter');
     expect(isSafe(conflictsOf(plan.after, ['lupin']))).toBe(true);
   }
 });
