@@ -18,6 +18,7 @@ import { BeliefFile, CautionFile } from '../src/core/caution/schema';
 import { LabelNames } from '../src/core/label/schema';
 import { PreparationFile, YieldFile } from '../src/core/prepare/schema';
 import { MethodFile } from '../src/core/read/schema';
+import { StepWordsFile, VerbFile } from '../src/core/step/schema';
 import { AdditionRow, FlavourFile, StarterRow, SwapFile } from '../src/core/swap/schema';
 import { demo } from './content-demo';
 import { fail, out, root, write, yaml } from './content-files';
@@ -135,6 +136,20 @@ write(
   named('headroom.yaml', yaml('headroom.yaml', z.array(z.string())), ids, (f) => f),
 );
 write('starters', yaml('starters.yaml', z.array(StarterRow)));
+const stepWords = yaml('step-words.yaml', StepWordsFile);
+for (const [word, id] of Object.entries(stepWords.aliases))
+  if (!ids.has(id)) fail(`step-words.yaml, aliases, ${word}`, `"${id}" is no food`);
+for (const [word, of] of Object.entries(stepWords.families))
+  for (const kind of of) if (!kinds[kind]) fail(`step-words.yaml, families, ${word}`, `"${kind}" is no kind`);
+write('step-words', stepWords);
+const verbs = yaml('verbs.yaml', VerbFile);
+for (const [id, verb] of Object.entries(verbs.verbs)) {
+  if (verb.food !== null && !ids.has(verb.food)) fail(`verbs.yaml, ${id}`, `"${verb.food}" is no food`);
+  for (const tool of verb.tools)
+    if (!(tool in stepWords.tools) && !['grater', 'board', 'freezer'].includes(tool))
+      fail(`verbs.yaml, ${id}`, `"${tool}" is no tool of step-words.yaml`);
+}
+write('verbs', verbs);
 write('method', yaml('method.yaml', MethodFile));
 const swapFile = swaps(ids);
 write('swaps', swapFile);

@@ -108,7 +108,7 @@ function grows(of: (n: number) => string, read: (text: string) => void): string 
     return performance.now() - start;
   };
   read(of(500));
-  const base = Math.max(took(1000), took(1000), 6);
+  const base = Math.max(took(1000), took(1000), 20);
   for (const times of [4, 16, 64]) {
     const ms = took(1000 * times);
     if (ms > base * times * 3 && ms > 400)

@@ -1,12 +1,11 @@
 import { VAGUE } from '@/core/measure/units';
 import { TABLE_LARDER, type Larder } from '@/core/food/larder';
 import { weightEaten, yieldsOf, type Yield } from '@/core/prepare/yields';
-import { exact, over, range, type Range } from '@/core/range/range';
+import { exact, over, range } from '@/core/range/range';
 import type { Recipe } from '@/core/recipe/source';
 import { scaled } from '@/core/food/nutrients';
-import { cornersOfLine } from './corners';
+import { broughtBy } from './brought';
 import { readLine } from './line';
-import { readMethod, type Mention } from './method';
 import { partShares, type PartShare } from './parts';
 import { correctionOf, type ReadLine, type ReadRecipe, type ReadServings, type ReadSettings } from './types';
 
@@ -45,59 +44,13 @@ function readServings(recipe: Recipe, override: number | undefined): ReadServing
   return { range: range(...VAGUE.servings.unsaid), said: false, text: VAGUE.servings.why };
 }
 
-/** The key of a line's correction: its words; those of the method apart from the list's. */
-export const correctionKey = (origin: ReadLine['origin'], words: string): string =>
-  origin === 'method' ? `method: ${words}` : words;
-
-/** A mention in the method as a line of its own, so that the ledger adds up. */
-function lineOfMention(mention: Mention, recipe: Pick<Recipe, 'steps'>, settings: ReadSettings): ReadLine {
-  const step = recipe.steps[mention.step] as Recipe['steps'][number];
-  const start = step.start + mention.span[0];
-  const line = { text: mention.words, start, end: step.start + mention.span[1], section: 'From the method' };
-  const correction = correctionOf(settings, correctionKey('method', mention.words));
-  const grams: Range | null = correction?.grams !== undefined ? exact(correction.grams) : mention.grams;
-  return {
-    line,
-    words: null,
-    origin: 'method',
-    step: mention.step,
-    span: mention.span,
-    foods: [
-      {
-        text: mention.words,
-        phrase: mention.words,
-        food: mention.food,
-        confidence: 1,
-        candidates: [],
-        grams,
-        readings: correction?.grams !== undefined ? [`you said ${correction.grams} g`] : [mention.why],
-        might: [],
-      },
-    ],
-    alternatives: [],
-    optional: false,
-    assumed: false,
-    share: null,
-    toTaste: false,
-    corrected: correction?.grams !== undefined,
-    role: correction?.role ?? null,
-    nothing: false,
-    corners: grams ? cornersOfLine([{ food: mention.food, grams, sodium: [1, 1, 1] }], false) : null,
-    missing: grams ? null : 'amount',
-  };
-}
-
-/** Foods that steps name beside what lines account for, as lines of their own. */
-export function methodLines(
-  recipe: Pick<Recipe, 'steps' | 'title'>,
+/** Foods that the sentences bring beside what lines account for, as lines of their own. */
+export const methodLines = (
+  recipe: Pick<Recipe, 'steps' | 'title'> & Partial<Pick<Recipe, 'notes' | 'lines'>>,
   lines: readonly ReadLine[],
   settings: ReadSettings,
   servings: number,
-): ReadLine[] {
-  return readMethod(recipe.steps, lines, recipe.title, servings).map((m) =>
-    lineOfMention(m, recipe, settings),
-  );
-}
+): ReadLine[] => broughtBy(recipe, lines, settings, servings);
 
 const partsRead = new WeakMap<ReadLine, { readonly part: PartShare; readonly read: ReadLine }>();
 

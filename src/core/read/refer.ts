@@ -1,0 +1,175 @@
+import type { Food } from '@/core/food/table';
+import { isHarmless, tokens } from '@/core/food/tokens';
+import { MADE, STEP_WORDS, verbOf } from '@/core/step/lexicon';
+import { remember } from '@/core/memo';
+import type { ReadLine } from './types';
+
+const wordsOf = remember((text: string): readonly string[] => tokens(text));
+const setOf = remember((text: string): ReadonlySet<string> => new Set(tokens(text)));
+
+interface Listed {
+  readonly ids: ReadonlySet<string>;
+  readonly kinds: ReadonlySet<string>;
+  readonly words: ReadonlySet<string>;
+  /** Last words of its foods' names: what it is, not what it is made of. */
+  readonly heads: ReadonlySet<string>;
+}
+
+/** What a recipe's list accounts for. */
+export interface Cover {
+  readonly lines: readonly Listed[];
+  /** Words of each section's name and of the title. */
+  readonly parts: readonly ReadonlySet<string>[];
+  readonly partHeads: ReadonlySet<string>;
+}
+
+const listed = new WeakMap<ReadLine, Listed>();
+
+function listedOf(line: ReadLine): Listed {
+  const known = listed.get(line);
+  if (known) return known;
+  const foods = [...line.foods, ...line.alternatives];
+  const ids = new Set<string>();
+  const kinds = new Set<string>();
+  const heads = new Set<string>();
+  for (const f of foods) {
+    for (const food of f.food ? [f.food, ...f.might] : []) {
+      ids.add(food.id);
+      kinds.add(food.kind);
+      const name = wordsOf(food.name.replace(/[,(].*$/, '')).at(-1);
+      if (name) heads.add(name);
+    }
+    const head = wordsOf(f.text.replace(/[,(].*$/, '')).at(-1);
+    if (head) heads.add(head);
+  }
+  const out = { ids, kinds, heads, words: setOf(line.line.text) };
+  listed.set(line, out);
+  return out;
+}
+
+export function coverOf(lines: readonly ReadLine[], title: string): Cover {
+  const sections = [...new Set(lines.flatMap((l) => (l.line.section ? [l.line.section] : [])))];
+  const names = [...sections, title];
+  return {
+    lines: lines.map(listedOf),
+    parts: names.map(setOf),
+    partHeads: new Set(sections.flatMap((s) => wordsOf(s.replace(/[(:,].*$/, '')).at(-1) ?? [])),
+  };
+}
+
+/** Kinds of which a word shared by chance would hide an offence: "butter beans" are no butter. */
+const OFFENDS = new Set([
+  'oil',
+  'solid-fat',
+  'animal-fat',
+  'salt',
+  'salty',
+  'sugar',
+  'syrup',
+  'animal-sugar',
+  'animal',
+  'stock',
+  'nut',
+  'seed',
+  'nut-butter',
+  'plant-dairy',
+  'coconut',
+  'olive',
+  'chocolate',
+  'alcohol',
+]);
+/** First words that describe many foods, so sharing one says nothing. */
+const DESCRIBES = new Set([
+  'vegan',
+  'plantbased',
+  'nondairy',
+  'unsweetened',
+  'sweetened',
+  'vegetable',
+  'salted',
+  'unsalted',
+  'lowsalt',
+  'dark',
+  'light',
+  'double',
+  'fresh',
+  'white',
+  'brown',
+  'red',
+  'black',
+  'green',
+]);
+/** What is made of what the list holds: "the cashew cream", "the soy milk". */
+const MADE_OF = new Set([
+  'flax-chia',
+  'plant-dairy',
+  'nut-butter',
+  'stock',
+  'plant-milk',
+  'nut',
+  'coconut',
+  'condiment',
+  'animal',
+  'solid-fat',
+  'animal-fat',
+]);
+
+/**
+ * Lines that a sentence's food speaks of, by what it means: the same food; a family's plain word ("the oil", "beans")
+ * for a member of it; the same head with the same words before it. Never by a word shared by chance.
+ *
+ * @param words the name in the table's spelling
+ * @param definite "the", "remaining": it was named before
+ */
+export function refersTo(food: Food, all: readonly string[], definite: boolean, cover: Cover): number[] {
+  // "the fried onions" are the onions
+  const plain = all.filter((w, i) => i === all.length - 1 || (verbOf(w)?.form !== 'ed' && !isHarmless(w)));
+  const words = plain.length > 0 ? plain : all;
+  const head = words.at(-1) ?? '';
+  const family = STEP_WORDS.families[words.join(' ')];
+  const out: number[] = [];
+  cover.lines.forEach((line, i) => {
+    const same =
+      line.ids.has(food.id) ||
+      (family !== undefined && family.some((k) => line.kinds.has(k))) ||
+      (line.heads.has(head) &&
+        words.every((w) => line.words.has(w)) &&
+        (words.length > 1 || !OFFENDS.has(food.kind) || line.kinds.has(food.kind))) ||
+      (words.length === 1 && line.heads.has(head) && !OFFENDS.has(food.kind)) ||
+      (definite && line.heads.has(head) && !OFFENDS.has(food.kind)) ||
+      (definite && words.length === 1 && line.words.has(head) && !OFFENDS.has(food.kind)) ||
+      (words.length === 1 && line.words.has(head) && line.kinds.has(food.kind)) ||
+      (words.length > 1 &&
+        MADE_OF.has(food.kind) &&
+        food.kind !== 'stock' &&
+        !DESCRIBES.has(words[0] ?? '') &&
+        line.words.has(words[0] ?? '') &&
+        line.kinds.has(food.kind));
+    if (same) out.push(i);
+  });
+  return out;
+}
+
+/** True where a name is that of a part of the dish, or of what the list's foods were made into. */
+export function isPart(food: Food, words: readonly string[], definite: boolean, cover: Cover): boolean {
+  const head = words.at(-1) ?? '';
+  const own = food.kind !== 'oil' && food.kind !== 'salt';
+  if (own && words.length === 1 && cover.partHeads.has(head)) return true;
+  if (own && words.length > 1 && cover.parts.some((p) => words.every((w) => p.has(w)))) return true;
+  // "the cashew cream" of a list that holds cashews
+  const first = words[0] ?? '';
+  return (
+    (own &&
+      words.length > 1 &&
+      MADE_OF.has(food.kind) &&
+      !DESCRIBES.has(first) &&
+      cover.lines.some((l) => l.words.has(first) && !OFFENDS.has([...l.kinds][0] ?? '')) &&
+      definite) ||
+    (own &&
+      definite &&
+      words.length > 1 &&
+      MADE.has(head) &&
+      !DESCRIBES.has(first) &&
+      cover.lines.some((l) => l.words.has(first)))
+  );
+}

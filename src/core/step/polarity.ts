@@ -1,0 +1,362 @@
+import type { ClauseSpan, Sentence } from './clauses';
+import {
+  AUXILIARIES,
+  COMPARISONS,
+  CONJUNCTIONS,
+  DEFINITE,
+  INSTEAD,
+  NEGATORS,
+  OPTIONAL,
+  PREPOSITIONS,
+  REMARKS,
+  SUBJECTS,
+  verbOf,
+} from './lexicon';
+import type { Token } from './tokens';
+
+/** Whether what a clause says is done. */
+export type Polarity = 'do' | 'not' | 'optional' | 'alternative' | 'remark';
+
+const word = (tokens: readonly Token[], i: number): string => tokens[i]?.word ?? '';
+/** "not only", "not too much", "no less than": no negation of what follows. */
+const NOT_NEGATING = new Set([
+  'only',
+  'just',
+  'merely',
+  'too',
+  'quite',
+  'so',
+  'less',
+  'more',
+  'fewer',
+  'enough',
+  'much',
+  'exactly',
+  'longer',
+  'worry',
+]);
+const ENCOURAGES = new Set([
+  'shy',
+  'afraid',
+  'hesitate',
+  'skimp',
+  'stint',
+  'hold',
+  'panic',
+  'rush',
+  'stingy',
+  'mean',
+]);
+const NOT_NO = new Set([
+  'less',
+  'more',
+  'fewer',
+  'longer',
+  'time',
+  'problem',
+  'matter',
+  'doubt',
+  'really',
+  'wonder',
+]);
+const ENDS_NEGATION = new Set([
+  'only',
+  'but',
+  'except',
+  'besides',
+  'thanks',
+  'needed',
+  'necessary',
+  'required',
+  'whatsoever',
+]);
+const NEEDED = new Set([
+  'needed',
+  'necessary',
+  'required',
+  'used',
+  'essential',
+  'missed',
+  'allowed',
+  'wanted',
+  'welcome',
+  'added',
+  'called',
+]);
+const AFTER_NOUN = new Set([
+  'sized',
+  'size',
+  'style',
+  'shaped',
+  'shape',
+  'shapes',
+  'flavour',
+  'flavor',
+  'flavoured',
+  'flavored',
+  'scented',
+  'coloured',
+  'colored',
+  'like',
+]);
+const WISHES = new Set(['would', "you'd", "i'd", "we'd", 'you', 'i', 'we', 'they', 'if']);
+const PRESENT_SUBJECTS = new Set(['i', 'we', 'this', 'here', 'you']);
+
+/** A negator that turns the whole clause: "do not add", "cannot be made", "never cook". */
+export function verbNegated({ tokens }: Sentence, c: ClauseSpan): boolean {
+  const end = c.verbAt >= 0 ? c.verbAt : c.to;
+  for (let i = c.from; i < end; i += 1) {
+    const w = word(tokens, i);
+    if (!NEGATORS.has(w) || w === 'no') continue;
+    const next = word(tokens, i + 1);
+    if (NOT_NEGATING.has(next)) continue;
+    // "don't be shy with the oil"
+    if (ENCOURAGES.has(next) || (next === 'be' && ENCOURAGES.has(word(tokens, i + 2)))) continue;
+    // "not any oil", "not butter" turns a noun alone
+    if (w === 'not' && c.verbAt < 0 && (next === 'without' || tokens[i + 1] === undefined)) return true;
+    if (w === 'not' && c.verbAt < 0 && !AUXILIARIES.has(word(tokens, i - 1))) continue;
+    return true;
+  }
+  return false;
+}
+
+/** True where the clause speaks of another version, other people or another time. */
+export function isRemark(s: Sentence, c: ClauseSpan): boolean {
+  const at = s.clauses.indexOf(c);
+  for (let k = at; k >= 0; k -= 1) {
+    const own = s.clauses[k] as ClauseSpan;
+    if (REMARKS.has(s.tokens, own.from, own.to) >= 0) return true;
+    // a subject of its own says what is done here
+    if (PRESENT_SUBJECTS.has(word(s.tokens, own.from)) || own.verb?.form === 'base') return false;
+  }
+  return false;
+}
+
+/** True where it may be left undone. */
+export function isOptional(s: Sentence, c: ClauseSpan): boolean {
+  if (s.label.some((t, i) => OPTIONAL.at(s.label, i) !== null && t.kind === 'word')) return true;
+  if (OPTIONAL.has(s.tokens, c.from, c.to) >= 0) return true;
+  const at = s.clauses.indexOf(c);
+  // "if it sticks, add oil"; "add oil if it sticks"
+  return [s.clauses[at - 1], s.clauses[at + 1]].some(
+    (n) =>
+      n !== undefined &&
+      (n.opener === 'if' || n.opener === 'unless') &&
+      !(n === s.clauses[at + 1] && n.from !== c.to),
+  );
+}
+
+/** Where a swap stands among what it swaps: "replace A with B", "swap A for B", "substitute B for A". */
+function swapped(s: Sentence, c: ClauseSpan, i: number): Polarity | null {
+  const { verb, verbAt } = c;
+  if (!verb?.verb.swaps) return null;
+  const { tokens } = s;
+  let joint = -1;
+  for (let k = verbAt + 1; k < c.to; k += 1)
+    if (['for', 'with', 'by'].includes(word(tokens, k))) {
+      joint = k;
+      break;
+    }
+  const may =
+    verb.form === 'ed' ||
+    ['can', 'could', 'may'].some((w) => tokens.slice(c.from, verbAt).some((t) => t.word === w));
+  if (joint < 0) return i > verbAt ? 'alternative' : null;
+  const behind = i > joint;
+  if (may) return behind ? 'alternative' : i < verbAt ? 'do' : null;
+  const turned = verb.verb.id === 'substitute' && word(tokens, joint) === 'for';
+  return behind === turned ? 'not' : 'do';
+}
+
+/** What is left out: "skip the oil", "leave the oil out", "the salt is left out". */
+function omitted(s: Sentence, c: ClauseSpan, i: number, end: number): Polarity | null {
+  const { tokens } = s;
+  const { verb, verbAt } = c;
+  const leaves = (k: number) => ['leave', 'leaves', 'left', 'leaving'].includes(word(tokens, k));
+  // passive, behind the food
+  for (let k = end; k < Math.min(c.to, end + 7); k += 1) {
+    if (tokens[k]?.kind === 'mark' && word(tokens, k) !== ',') break;
+    const hit = verbOf(word(tokens, k));
+    if (hit?.form === 'ed' && hit.verb.omits && AUXILIARIES.has(word(tokens, k - 1))) return 'not';
+    if (leaves(k) && word(tokens, k) === 'left' && ['out', 'off'].includes(word(tokens, k + 1))) return 'not';
+  }
+  if (!verb || i < verbAt) return null;
+  const out = (k: number) => k < c.to && ['out', 'off'].includes(word(tokens, k));
+  const outs =
+    verb.verb.omits ||
+    (leaves(verbAt) && (out(verbAt + 1) || out(end) || out(end + 1))) ||
+    (['cut', 'hold'].includes(word(tokens, verbAt)) && out(verbAt + 1)) ||
+    (verb.verb.id === 'save' && verb.form === 's');
+  if (!outs) return null;
+  // "skip the oil in the pan": what stands behind a place is not what is skipped; an infinitive still is
+  for (let k = verbAt + 1; k < i; k += 1) {
+    const w = word(tokens, k);
+    if (PREPOSITIONS.has(w) && !['out', 'of', 'off', 'to', 'on'].includes(w)) return null;
+  }
+  return verbNegated(s, c) && !verb.verb.always ? 'do' : 'not';
+}
+
+/** What is said of a food behind it: "oil is not needed", "oil-free", "walnut-sized". */
+function saidBehind(s: Sentence, c: ClauseSpan, end: number): Polarity | null {
+  const { tokens } = s;
+  const next = tokens[end];
+  if (next && end < c.to) {
+    if (next.word === 'free' && !['range', 'from', 'of', 'flow'].includes(word(tokens, end + 1)))
+      return 'not';
+    if (
+      AFTER_NOUN.has(next.word) &&
+      (next.glued || ['style', 'shapes', 'shape', 'flavour', 'flavor', 'sized'].includes(next.word))
+    )
+      return 'remark';
+  }
+  let negated = false;
+  for (let k = end; k < Math.min(c.to, end + 6); k += 1) {
+    const t = tokens[k] as Token;
+    if (t.kind === 'mark' && t.word !== ',') break;
+    if (NEGATORS.has(t.word) || t.word === "isn't" || t.word === 'unnecessary') negated = true;
+    if (t.word === 'unnecessary') return 'not';
+    if (NEEDED.has(t.word) && negated) return 'not';
+    if (t.word === 'optional') return 'optional';
+    if (PREPOSITIONS.has(t.word) && t.word !== 'on') break;
+  }
+  return null;
+}
+
+/** Scans a clause up to a food for what turns the nouns: no, without, instead of, like, free from. */
+function scanned(s: Sentence, c: ClauseSpan, i: number): Polarity | null {
+  const { tokens } = s;
+  const negatedVerb = verbNegated(s, c);
+  let negated = false;
+  let compared = false;
+  let either = false;
+  for (let k = c.from; k < i; k += 1) {
+    const t = tokens[k] as Token;
+    const w = t.word;
+    const next = word(tokens, k + 1);
+    // "instead of honey use syrup": the deed begins anew
+    if (k === c.verbAt && k > c.from && c.verb?.form === 'base' && word(tokens, k - 1) !== 'to') {
+      negated = false;
+      compared = false;
+      continue;
+    }
+    const instead = INSTEAD.at(tokens, k);
+    if (instead) {
+      negated = true;
+      compared = false;
+      k = instead.end - 1;
+      // "rather than in butter"
+      if (PREPOSITIONS.has(word(tokens, k + 1))) k += 1;
+      continue;
+    }
+    const comparison = COMPARISONS.at(tokens, k);
+    if (
+      comparison &&
+      !(
+        w === 'like' &&
+        (WISHES.has(word(tokens, k - 1)) || (k === c.from + 1 && WISHES.has(word(tokens, c.from))))
+      ) &&
+      !(w === 'than' && NOT_NO.has(word(tokens, k - 1))) &&
+      !AFTER_NOUN.has(w === 'like' ? '' : w)
+    ) {
+      compared = true;
+      k = comparison.end - 1;
+      continue;
+    }
+    // "smooth as butter"
+    if (
+      w === 'as' &&
+      next !== 'needed' &&
+      next !== 'you' &&
+      next !== 'little' &&
+      next !== 'much' &&
+      k > c.from &&
+      word(tokens, k - 1) !== 'such'
+    ) {
+      compared = word(tokens, k - 1) !== 'as' && !CONJUNCTIONS.has(word(tokens, k - 1)) ? true : compared;
+      continue;
+    }
+    if (w === 'no' || w === 'zero' || w === 'neither' || w === 'nor' || w === 'minus' || w === 'sans') {
+      if (!(w === 'no' && NOT_NO.has(next))) {
+        negated = true;
+        either = false;
+      }
+      if (next === 'need') k += ['for', 'of', 'to'].includes(word(tokens, k + 2)) ? 2 : 1;
+      continue;
+    }
+    if (w === 'without') {
+      either = word(tokens, k - 1) === 'or' && word(tokens, k - 2) === 'with';
+      negated = !negatedVerb && !either;
+      continue;
+    }
+    if (w === 'free' && (next === 'from' || next === 'of')) {
+      negated = true;
+      k += 1;
+      continue;
+    }
+    if (w === 'not' && !(c.verbAt > k && negatedVerb) && !AUXILIARIES.has(word(tokens, k - 1))) {
+      if (!NOT_NEGATING.has(next) && next !== 'without') negated = true;
+      continue;
+    }
+    if (ENDS_NEGATION.has(w)) {
+      negated = false;
+      compared = false;
+      continue;
+    }
+    if (t.kind === 'mark') {
+      const goesOn =
+        w === ',' &&
+        negated &&
+        !DEFINITE.has(next) &&
+        !SUBJECTS.has(next) &&
+        !PREPOSITIONS.has(next) &&
+        verbOf(next)?.form !== 'base';
+      const salted = w === ',' && negated && s.named[k + 1 - s.from]?.kind === 'food';
+      if (!goesOn && !salted) negated = false;
+      compared = false;
+      continue;
+    }
+    if (compared && (w === 'and' || w === 'with' || verbOf(w)?.form === 'ing')) compared = false;
+    if (negated && PREPOSITIONS.has(w) && !['of', 'from', 'any'].includes(w) && k > c.from) {
+      // "without moving them rub with salt": what follows a place or a means is another thing
+      if (!(w === 'for' && word(tokens, k - 1) === 'need')) negated = false;
+    }
+  }
+  if (either) return 'optional';
+  if (compared) return 'remark';
+  return negated ? 'not' : null;
+}
+
+/**
+ * Whether a food that a clause names goes into the dish. The scope of a negation follows the clause, not a count of
+ * words: it ends where a new deed, a place, "only" or "but" begins; twice no is yes.
+ *
+ * @param from first token of the food's name
+ * @param to the token behind it
+ */
+export function polarityOf(s: Sentence, c: ClauseSpan, from: number, to: number): Polarity {
+  if (c.opener === 'until' || c.opener === 'till' || c.opener === 'if' || c.opener === 'unless')
+    return 'remark';
+  if (
+    s.label.some((t) => ['substitute', 'substitution', 'alternatively', 'alternative', 'or'].includes(t.word))
+  )
+    return 'alternative';
+  if (isRemark(s, c)) return 'remark';
+  const behind = saidBehind(s, c, to);
+  if (behind) return behind;
+  const swap = swapped(s, c, from);
+  if (swap) return swap;
+  const out = omitted(s, c, from, to);
+  if (out) return out;
+  const scan = scanned(s, c, from);
+  if (scan) return scan;
+  if (verbNegated(s, c)) {
+    const omits = c.verb?.verb.omits === true;
+    // "you cannot do this without oil", "never cook without oil"
+    const without = s.tokens.slice(c.from, from).some((t) => t.word === 'without');
+    if (!omits && !without) {
+      // a verb negated turns what it acts on, not what stands before it
+      if (c.verbAt < 0 || from > c.verbAt) return 'not';
+    }
+  }
+  if (isOptional(s, c)) return 'optional';
+  return 'do';
+}

@@ -1,0 +1,72 @@
+import { normalWord } from '@/core/food/tokens';
+import { remember } from '@/core/memo';
+
+/** A word, number or mark of a sentence, with its place; made once, and all that reads sentences reads these. */
+export interface Token {
+  /** Lower case without accents. */
+  readonly word: string;
+  /** In the table's spelling: singular, one of several spellings. */
+  readonly normal: string;
+  readonly start: number;
+  readonly end: number;
+  readonly kind: 'word' | 'number' | 'mark';
+  /** Joined to the one before by a hyphen: "oil-free". */
+  readonly glued: boolean;
+}
+
+const ACCENTS = /[\u0300-\u036f]/g;
+const WORDS =
+  /(\d[\d.,/⁄]*(?:\s?[½⅓⅔¼¾⅛⅜⅝⅞⅕⅖⅗⅘⅙⅚])?|[½⅓⅔¼¾⅛⅜⅝⅞⅕⅖⅗⅘⅙⅚])|(\p{L}[\p{L}'’]*)|([.,;:!?()[\]—–/+&\n]|-(?=\s)|…)/gu;
+
+/** Words, numbers and marks of a text, in order. */
+export const tokensOf = remember((text: string): readonly Token[] => {
+  const out: Token[] = [];
+  for (const m of text.matchAll(WORDS)) {
+    const start = m.index;
+    const [whole, number, word] = m;
+    if (number !== undefined) {
+      // "10." ends a sentence
+      const trimmed = number.replace(/[.,/⁄]+$/, '');
+      out.push({
+        word: trimmed,
+        normal: trimmed,
+        start,
+        end: start + trimmed.length,
+        kind: 'number',
+        glued: text[start - 1] === '-' && out.at(-1)?.end === start - 1,
+      });
+      for (let i = trimmed.length; i < number.length; i += 1) out.push(mark(number[i] as string, start + i));
+    } else if (word !== undefined) {
+      const plain = word.toLowerCase().normalize('NFD').replace(ACCENTS, '').replace(/’/g, "'");
+      const lower = plain.replace(/'s$|'$/, '');
+      const glued = text[start - 1] === '-' && out.at(-1)?.end === start - 1;
+      out.push({
+        word: plain,
+        normal: normalWord(lower),
+        start,
+        end: start + word.length,
+        kind: 'word',
+        glued,
+      });
+    } else out.push(mark(whole, start));
+  }
+  return out;
+}, 2000);
+
+const mark = (c: string, at: number): Token => ({
+  word: c,
+  normal: c,
+  start: at,
+  end: at + c.length,
+  kind: 'mark',
+  glued: false,
+});
+
+/** A phrase as a row of words, for looking it up among tokens. */
+export const phraseOf = (words: string): readonly string[] =>
+  words
+    .toLowerCase()
+    .normalize('NFD')
+    .replace(ACCENTS, '')
+    .split(/[\s-]+/)
+    .filter(Boolean);
