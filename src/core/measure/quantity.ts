@@ -95,9 +95,12 @@ function single(
       if (whole !== undefined && part >= 1) return null;
     } else {
       const digits = number[6] ?? '';
-      value = /^\d{1,3}(,\d{3})+$/.test(digits)
-        ? Number(digits.replaceAll(',', ''))
-        : Number(digits.replace(',', '.'));
+      // nobody writes thousandths of a gram: "1.500 ml" is a litre and a half
+      const thousands =
+        /^\d{1,3}(,\d{3})+$/.test(digits) ||
+        (/^\d{1,2}\.\d{3}$/.test(digits) &&
+          /^\s{0,2}(?:ml|g|gr|grams?|millilitres?|milliliters?)\b/.test(text.slice(end, end + 14)));
+      value = thousands ? Number(digits.replace(/[.,]/g, '')) : Number(digits.replace(',', '.'));
       DIGITS_AND_A_HALF.lastIndex = end;
       const more = DIGITS_AND_A_HALF.exec(text);
       if (more) {

@@ -104,6 +104,20 @@ const CRUSTS = new Set(['pastry', 'crust', 'crumble', 'topping', 'crouton', 'bre
 const DAIRY = new Set(['cream', 'milk', 'butter', 'cheese', 'yoghurt', 'egg']);
 /** "sweets" are food, "sweet" is how it tastes. */
 const PLURAL_FOODS = new Set(['sweet', 'crisp']);
+const MEASURED_BY = new Set([
+  'clove',
+  'head',
+  'stick',
+  'stalk',
+  'leaf',
+  'sprig',
+  'bunch',
+  'cube',
+  'block',
+  'can',
+  'ear',
+  'half',
+]);
 const YIELDS = new Set(['makes', 'serves', 'yields', 'yield', 'feeds', 'enough', 'make']);
 const BIBLIOGRAPHIC = new Set([
   'author',
@@ -145,7 +159,14 @@ export function namerOf(larder: Larder): Namer {
   };
   const namer: Namer = (tokens, at, to) => {
     const first = tokens[at];
-    if (!first || first.kind !== 'word' || DETERMINERS.has(first.word)) return null;
+    if (
+      !first ||
+      first.kind !== 'word' ||
+      DETERMINERS.has(first.word) ||
+      CONJUNCTIONS.has(first.word) ||
+      PREPOSITIONS.has(first.word)
+    )
+      return null;
     let phrase = '';
     const phrases: string[] = [];
     for (let n = 0; n < MOST_WORDS && at + n < to; n += 1) {
@@ -169,6 +190,8 @@ export function namerOf(larder: Larder): Namer {
       // "salt and pepper" are two
       if (n > 1 && (CONJUNCTIONS.has(last.word) || last.word === 'of')) continue;
       if (n > 1 && words.includes(' and ')) continue;
+      // "cloves of garlic", "a stick of celery": how it comes
+      if (n === 1 && tokens[at + 1]?.word === 'of' && MEASURED_BY.has(first.normal)) return null;
       // "fry" is no fries
       if (n === 1 && verbOf(first.word)?.form === 'base' && verbOf(first.word)?.verb.noun === false)
         return null;
@@ -286,7 +309,8 @@ function amountStart(s: Sentence, c: ClauseSpan, from: number): number {
     if (t.word === 'and') {
       // "a tablespoon and a half of", "1 and 1/2"
       const next = s.tokens[k]?.word;
-      if (next === 'a' || s.tokens[k]?.kind === 'number') {
+      const half = next === 'a' && ['half', 'quarter', 'third'].includes(s.tokens[k + 1]?.word ?? '');
+      if (half || s.tokens[k]?.kind === 'number') {
         k -= 1;
         continue;
       }
@@ -342,6 +366,7 @@ function mentionOf(
   from: number,
   to: number,
   id: string,
+  told = false,
 ): Mention | null {
   const food = scan.larder.foodById(id);
   if (!food) return null;
@@ -387,7 +412,9 @@ function mentionOf(
         { ...scan.settings, corrections: {} },
         scan.servings,
       );
-    read = line(`${phrase}${notes}${serves}${each}`);
+    read = line(
+      `${told ? `${textOf(source, s, start, from)} ${food.name.replace(/,.*$/, '')}` : phrase}${notes}${serves}${each}`,
+    );
     if (read.missing === 'food' && start < from) {
       // words that say how it looks stand between the amount and the name
       const plain = s.tokens
@@ -1096,7 +1123,8 @@ function unknowns(scan: Scan, source: Source, s: Sentence, c: ClauseSpan): void 
       const ordinary = ORDINARY.has(t.word) || ORDINARY.has(t.normal) || isHarmless(t.normal);
       const inList =
         scan.cover.lines.some((l) => run.some((k) => l.words.has(s.tokens[k]?.normal ?? ''))) ||
-        scan.cover.parts.some((p) => p.has(t.normal));
+        scan.cover.parts.some((p) => p.has(t.normal)) ||
+        scan.cover.title.has(t.normal);
       const definite = DEFINITE.has(s.tokens[(run[0] ?? 0) - 1]?.word ?? '');
       const made = verbOf(t.word) !== undefined && !known;
       if (
@@ -1239,16 +1267,52 @@ function inTail(scan: Scan, source: Source, id: string): boolean {
   return !own.some((f) => f.id === food.id || FATS.has(f.kind) || f.adds.includes('oil'));
 }
 
+/** What a food is that its own words leave open, and words before them told. */
+const kinOf = new WeakMap<Named, string>();
+
+/** "brown rice, about a cup of cooked rice each": the first is the second, which says how much; the kind is the first's. */
+function appositions(scan: Scan, s: Sentence): ReadonlySet<Named> {
+  const out = new Set<Named>();
+  const foods = s.clauses.flatMap((c) => foodsOf(s, c));
+  foods.forEach((first, i) => {
+    const second = foods[i + 1];
+    if (!second || second.from - first.to > 12) return;
+    const head = s.tokens[first.to - 1]?.normal;
+    const stated = s.tokens
+      .slice(first.to, second.from)
+      .some((t) => t.kind === 'number' || isMeasure(t.word));
+    if (head !== s.tokens[second.to - 1]?.normal || !stated || first.id === second.id) return;
+    const own = scan.larder.foodById(first.id);
+    const cooked = s.tokens.slice(first.to, second.to).some((t) => t.word === 'cooked');
+    const kin =
+      own && cooked ? scan.larder.finder.find(`cooked ${own.name.replace(/,.*$/, '')}`, '', 1)[0]?.food : own;
+    if (kin) kinOf.set(second, kin.id);
+    out.add(first);
+  });
+  return out;
+}
+
 function foodsIn(scan: Scan, source: Source, s: Sentence): void {
   let skip: unknown = null;
+  const said = appositions(scan, s);
   for (const c of s.clauses)
     for (const named of foodsOf(s, c)) {
+      if (said.has(named)) continue;
       if (source.tail && !inTail(scan, source, named.id)) continue;
       if (named.from < c.from) continue;
       // "butter each slice": the word is the deed
       if (named.from === c.verbAt && named.to === c.verbAt + 1) continue;
       const next = s.named[named.to - s.from];
-      const m = mentionOf(scan, source, s, c, named.from, named.to, named.id);
+      const m = mentionOf(
+        scan,
+        source,
+        s,
+        c,
+        named.from,
+        named.to,
+        kinOf.get(named) ?? named.id,
+        kinOf.has(named),
+      );
       if (!m) continue;
       // "the bean cream": one food made of another
       if (

@@ -5,7 +5,7 @@ import type { Food } from '@/core/food/table';
 import { tokens } from '@/core/food/tokens';
 import { unsaid, weigh, type Weighed } from '@/core/food/weigh';
 import { preparationEffect } from '@/core/prepare/rules';
-import { exact, hull, type Range } from '@/core/range/range';
+import { exact, hull, scale, type Range } from '@/core/range/range';
 import { readLineWords, type FoodWords, type LineWords } from '@/core/recipe/line';
 import type { SourceLine } from '@/core/recipe/source';
 import { cornersOfLine, together, type Option } from './corners';
@@ -40,8 +40,10 @@ function readFood(
     if (words.measures.length === 0 || PIECE_ONLY_ARTICLE(words)) return unsaid(f, line.purpose, servings);
     return null;
   };
-  const main = amountOf(food);
-  const readings: string[] = [...(main?.readings ?? [])];
+  const one = amountOf(food);
+  const everyone = line.perHead && words.measures.some((m) => m.stated || m.unit !== null);
+  const main = one && everyone ? { ...one, grams: scale(one.grams, servings) } : one;
+  const readings: string[] = [...(main?.readings ?? []), ...(everyone ? [`for each of ${servings}`] : [])];
   // an amount that is said is not all eaten where it goes into the water
   const purpose = words.measures.length > 0 && line.purpose ? `, ${line.purpose}` : '';
   const said = `${words.food}, ${words.notes}${purpose}`;
@@ -65,7 +67,8 @@ function readFood(
       natural: settings.natural,
     });
     for (const other of might) {
-      const weighed = amountOf(other);
+      const single = amountOf(other);
+      const weighed = single && everyone ? { ...single, grams: scale(single.grams, servings) } : single;
       // a food that cannot be measured this way is not what the words mean
       if (weighed)
         options.push({

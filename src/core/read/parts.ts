@@ -69,23 +69,24 @@ function saidOf(name: string, text: string): Said {
   const used = at(
     `\\b(?:use|using|add|stir in|stir|pour|spoon|spread|toss|mix in|mix|fold in|top|dress|needs?|takes?|cover)\\b[^.;]{0,30}?\\b${FRACTION}${of}${key}`,
   );
+  const goes = at(`\\b(?:only |just )?${FRACTION}${of}${key}\\s+(?:goes|went|go)\\s+(?:on|in|into|over)\\b`);
   const rest = '(?:the )?(?:rest|remainder|remaining|other half|leftover)';
   const restKept =
     at(
       `\\b(?:reserve|save|keep|freeze|refrigerate|store|chill)\\b[^.;]{0,12}\\b${rest}\\b[^.;]{0,50}(?:\\bfor\\s+(?:the )?${KEPT_FOR}|\\bkeeps?\\b|$|[.;])|\\b${rest}\\b[^.;]{0,30}\\b(?:keeps?|freezes?|will keep|can be frozen|is for|goes in the freezer)\\b`,
     ) ?? at(`\\bmakes (?:twice|double|more than)\\b`);
   const restUsed = at(
-    `\\b(?:add|pour|stir in|spoon|spread|top with|drizzle|serve with|use)\\b[^.;]{0,20}\\b${rest}\\b(?![^.;]{0,40}\\b(?:${KEPT_FOR}|keeps?|freez)\\b)`,
+    `\\b(?:add|pour|stir in|spoon|spread|top with|drizzle|serve with|use)\\b[^.;]{0,20}\\b${rest}\\b(?![^.;]{0,40}\\b(?:${KEPT_FOR}|keeps?|freez)\\b)|\\b${rest}\\b[^.;]{0,30}\\b(?:for dipping|at the table|on the side|in a jug|to serve|goes on|is eaten)\\b`,
   );
   const fraction = (m: RegExpExecArray | null) =>
     m ? fractionOf(m.slice(1).find((g) => g !== undefined) ?? '') : null;
   return {
     plates: fraction(perPlate),
     kept: fraction(kept),
-    used: perPlate ? null : fraction(used),
+    used: perPlate ? null : fraction(used ?? goes),
     restKept: restKept !== null,
     restUsed: restUsed !== null,
-    words: (perPlate ?? kept ?? used ?? restKept)?.[0].trim() ?? '',
+    words: (perPlate ?? kept ?? used ?? goes ?? restKept)?.[0].trim() ?? '',
   };
 }
 

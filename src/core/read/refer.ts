@@ -18,9 +18,10 @@ interface Listed {
 /** What a recipe's list accounts for. */
 export interface Cover {
   readonly lines: readonly Listed[];
-  /** Words of each section's name and of the title. */
+  /** Words of each section's name. */
   readonly parts: readonly ReadonlySet<string>[];
   readonly partHeads: ReadonlySet<string>;
+  readonly title: ReadonlySet<string>;
 }
 
 const listed = new WeakMap<ReadLine, Listed>();
@@ -49,10 +50,10 @@ function listedOf(line: ReadLine): Listed {
 
 export function coverOf(lines: readonly ReadLine[], title: string): Cover {
   const sections = [...new Set(lines.flatMap((l) => (l.line.section ? [l.line.section] : [])))];
-  const names = [...sections, title];
   return {
     lines: lines.map(listedOf),
-    parts: names.map(setOf),
+    parts: sections.map(setOf),
+    title: setOf(title),
     partHeads: new Set(sections.flatMap((s) => wordsOf(s.replace(/[(:,].*$/, '')).at(-1) ?? [])),
   };
 }
@@ -156,6 +157,7 @@ export function isPart(food: Food, words: readonly string[], definite: boolean, 
   const own = food.kind !== 'oil' && food.kind !== 'salt';
   if (own && words.length === 1 && cover.partHeads.has(head)) return true;
   if (own && words.length > 1 && cover.parts.some((p) => words.every((w) => p.has(w)))) return true;
+  if (own && words.length > 1 && definite && words.every((w) => cover.title.has(w))) return true;
   // "the cashew cream" of a list that holds cashews
   const first = words[0] ?? '';
   return (

@@ -7,7 +7,7 @@ import type { Raw } from './source';
 const INGREDIENTS =
   /^(?:the )?(?:ingredients?(?: list)?|you(?:'ll| will)? need|what you(?:'ll)? need|what goes in|you need|shopping list)\b/i;
 const METHOD =
-  /^(?:the )?(?:method|directions?|instructions?|steps?|preparation|procedure|how to(?: make(?: it)?)?|what to do|to make(?: it)?|cooking(?: instructions)?|prep(?:aration)? steps)\s*$/i;
+  /^(?:the )?(?:method|directions?|instructions?|steps?|preparation|procedure|how to(?: make(?: it)?)?|what to do|to make(?: it)?|cooking(?: instructions)?|prep(?:aration)? steps|how|how (?:i|we|you) (?:do|make|cook) it|what (?:i|we|you) do|the doing|doing it)\s*$/i;
 const NOTES =
   /^(?:(?:cook'?s |recipe )?notes?|tips?(?: and tricks)?|nutrition(?: facts| information)?|storage|storing|variations?|serving suggestions?|equipment|source|comments?|substitutions?|make ahead|nutrition(?:al)? info(?:rmation)?)\b/i;
 /** Rows about the recipe, not of it: times, calories, author. */
@@ -116,8 +116,29 @@ export function sectionName(text: string): string {
 }
 
 const SECTION_WORDS =
-  /^(?:(?:the|for) )?(?:[\w-]+ ){0,2}(?:topping|filling|dressing|sauce|base|crust|dough|batter|glaze|marinade|garnish|salad|icing|frosting|crumble|paste|spice mix|stew|soup|curry|cream|to serve|to finish)$/i;
+  /^(?:(?:the|for) )?(?:[\w-]+ ){0,2}(?:broth|the rest|bowls|toffee|caramel|spices|toppings|topping|filling|dressing|sauce|base|crust|dough|batter|glaze|marinade|garnish|salad|icing|frosting|crumble|paste|spice mix|stew|soup|curry|cream|to serve|to finish)$/i;
 
+/** "dressing, in a jar" */
+const IN_A_VESSEL = /^[a-z ]{3,24}, in an? (?:jar|bowl|jug|cup|pan|blender)$/i;
+/** Kinds that are never taken for a heading: were they food, a limit would miss them. */
+const OFFENDS = new Set([
+  'oil',
+  'solid-fat',
+  'animal-fat',
+  'salt',
+  'salty',
+  'sugar',
+  'syrup',
+  'animal',
+  'animal-sugar',
+  'nut',
+  'nut-butter',
+  'coconut',
+  'olive',
+  'chocolate',
+  'alcohol',
+  'condiment',
+]);
 const NEVER_FOOD =
   /^(?:(?:the|for the) )?(?:bowls?|assembly|toppings?|garnish(?:es)?|layers?|plates?|platter)$/i;
 
@@ -137,21 +158,27 @@ export function isBareSection(
     stretch.marked ||
     // without a blank row before it only words that are never a food, lest a food be lost for a heading
     (!afterBlank && !NEVER_FOOD.test(text)) ||
-    text.split(' ').length > 4 ||
-    /[\d.,:;]/.test(text) ||
+    text.split(' ').length > 5 ||
+    /[\d.:;]/.test(text) ||
+    (text.includes(',') && !IN_A_VESSEL.test(text)) ||
     startsWithMeasure(text)
   )
     return false;
-  if (
-    !next ||
-    !(
-      markerLength(next.text) > 0 ||
-      startsWithAmount(next.text.trim()) ||
-      startsWithMeasure(next.text.trim())
-    )
-  )
-    return false;
-  if (SECTION_WORDS.test(text) || (namesPart && afterBlank)) return true;
+  if (!next) return false;
+  const lists =
+    markerLength(next.text) > 0 || startsWithAmount(next.text.trim()) || startsWithMeasure(next.text.trim());
+  // "Filling" above "brown rice 1 cup": the amounts stand behind the foods
+  if (!lists && !(afterBlank && /\d/.test(next.text) && SECTION_WORDS.test(text))) return false;
+  if (SECTION_WORDS.test(text) || IN_A_VESSEL.test(text) || (namesPart && afterBlank)) return true;
   const food = findFood(text.toLowerCase(), '', 1)[0];
-  return !food || food.confidence < SURE;
+  if (!food || food.confidence < SURE) return true;
+  // "Broth", "mushrooms" right above a list, behind a blank row, and nothing that a limit would miss
+  return (
+    afterBlank &&
+    lists &&
+    !OFFENDS.has(food.food.kind) &&
+    food.food.adds.length === 0 &&
+    text.split(' ').length <= 2 &&
+    !/^(?:some|a|an)\b/i.test(text)
+  );
 }

@@ -2,7 +2,7 @@ import { VAGUE } from '@/core/measure/units';
 import { AND, noteAlternatives, PREPARATION, splitAlternatives } from './alternatives';
 import { clean, markerLength } from './clean';
 import { bracketEquivalent, readMeasure, readMeasures, trailingMeasure } from './measures';
-import { mul, Reader, type Measures, type Three } from './reader';
+import { mul, Reader, type Measure, type Measures, type Three } from './reader';
 
 /** One food of a line and what may stand for it. */
 export interface FoodWords extends Measures {
@@ -23,6 +23,8 @@ export interface LineWords {
   readonly toTaste: boolean;
   /** "plus more for dusting": more of it goes in, how much is not said. */
   readonly plusMore: string | null;
+  /** True where the amount is for everyone who eats: "a teaspoon each". */
+  readonly perHead: boolean;
   /** "for greasing", "to serve": what it is for, where said. */
   readonly purpose: string | null;
   readonly cleaned: string;
@@ -34,7 +36,15 @@ const PREP_WORDS = new RegExp(
   `\\b(?:${[...PREPARATION].sort((a, b) => b.length - a.length).join('|')})\\b`,
   'g',
 );
-const OPTIONAL = /\boptional(?:ly)?\b|\bif (?:you )?(?:like|desired|liked|wanted|using)\b/;
+const OPTIONAL =
+  /\boptional(?:ly)?\b|\bif (?:you(?:'d)? )?(?:like|desired|liked|wanted|want|using|fancy|have (?:it|some|any))\b|\bif there(?: is|'s) (?:any|some)\b/;
+const IF_ANY = /,?\s*\bif (?:there(?: is|'s) (?:any|some)|you (?:have (?:it|some|any)|want|fancy(?: it)?))\b/;
+/** "the size of a walnut", "for the pita": no part of the food's name. */
+const SIZE_OF = /,?\s*\b(?:about |roughly )?the size of (?:an? |your )?[a-z]+\b/;
+const FOR_PART = /\s+for (?:the|each) [a-z]+(?: [a-z]+)?\s*$/;
+/** "a tablespoon and a half of": one and a half of them. */
+const AND_A_HALF =
+  /\b(an?|one|two|three|four|\d+)\s+((?:heaped|heaping|level|big|good|large|small|rounded)\s+)?(tablespoons?|teaspoons?|tbsps?|tsps?|cups?|mugs?|pints?|litres?|liters?|pounds?|kilos?|tins?|cans?|handfuls?|spoons?|spoonfuls?)\s+and\s+a\s+(half|quarter)\b/g;
 const TO_TASTE = /\b(?:or )?(?:to|for|as per) taste\b|\bto your taste\b|\bto your liking\b|\bor to taste\b/;
 const PLUS_MORE =
   /[,(;+&]?\s*\b(?:plus|and|with) (?:a (?:little|bit|few|splash) )?(?:some )?(?:more|extra)\b([^)]*)\)?|,\s*(?:and )?extra (?:for|to)\b([^)]*)/;
@@ -47,6 +57,14 @@ const WEIGHS =
   /^\s*((?:about |roughly |approx\.? )?\d[\d.,]*\s*(?:g|kg|oz|lb)(?:\s+each|\s+apiece)?)(?:\s+(?:total|in all|altogether|peeled|prepared|trimmed)(?:\s+weight)?)?\s*(?:,|$)/;
 const OWN_LIQUID =
   /\s+(?:and|with|plus|in|including)\s+(?:all )?(?:(?:its|their|the)\s+(?:own )?|(?<=in )(?:natural |own )?)(?:liquid|juices?|brine|water|liquor|syrup)\b/;
+/** "each", "a head": so much for everyone who eats. */
+const PER_HEAD =
+  /[\s,(]+(?:each|apiece|a (?:head|plate|bowl|person|diner)|(?:per|for each|for every) (?:person|head|plate|serving|portion|bowl|diner|eater))\)?\s*$/;
+/** "x 3", "twice": the amount so many times. */
+const TIMES = /\s+(?:(?:x|times)\s*(\d{1,2})|(twice)|(three times))\s*$/;
+/** "+ 1 tsp", "plus another ¼ tsp", "then 2 more": more of the same food. */
+const AND_MORE =
+  /[\s,;]*(?:\+|\bplus\b|\b(?:and )?then\b)\s*((?:another |a further |an extra )?(?:\d|½|half|an? |one|two|three|four)[^,;()+]{0,40})$/;
 const NOISE = /^\s*(?:of|the|x|-|,|\.|:|about)\s+/;
 
 const JUICE =
@@ -103,6 +121,31 @@ const onlyPreparation = (words: string): boolean =>
       (w) => PREPARATION.has(w) || /^(?:and|finely|roughly|freshly|coarsely|thinly|lightly|very)$/.test(w),
     );
 
+/** "1 tsp", "another ¼ tsp", "2 more": an amount and nothing else. */
+function furtherMeasure(words: string): Measure | null {
+  const plain = words
+    .replace(/\b(?:another|a further|an extra|more)\b/g, ' ')
+    .replace(/\s+/g, ' ')
+    .trim();
+  const r = new Reader(plain, plain);
+  const found = readMeasure(r);
+  if (!found || r.text.slice(r.at).trim()) return null;
+  return found.unit !== null || /\bmore\b/.test(words) ? found : null;
+}
+
+/** "soy sauce, half a cup", "chickpeas, half a can, the salt-free ones": an amount in words behind a comma. */
+function behindComma(prep: string): { measures: Measure[]; before: string; source: string } | null {
+  for (const piece of prep.split(',')) {
+    const words = piece.trim();
+    if (!/^(?:about |a |an |half|one|two|three|four|five|six|\d|½|¼|¾|⅓|⅔)/.test(words)) continue;
+    const r = new Reader(words, words);
+    const found = readMeasures(r);
+    if (found.measures.some((m) => m.unit !== null) && !r.text.slice(r.at).trim())
+      return { measures: [...found.measures], before: '', source: prep };
+  }
+  return null;
+}
+
 /** Reads one ingredient line into amounts and words. Never fails: what is no amount stays words. */
 export function readLineWords(line: string): LineWords {
   let written = clean(line.slice(markerLength(line)));
@@ -110,6 +153,11 @@ export function readLineWords(line: string): LineWords {
   written = written.replace(/^\s*(?:optional|opt\.?)\s*[:-]?\s*/i, (m) => (m ? 'optional ' : m));
   written = written.replace(/\bs\s*(?:&|\+|n|and)\s*p\b/i, 'salt and pepper');
   written = turnArrow(written);
+  written = written.replace(
+    AND_A_HALF,
+    (_, n: string, how: string | undefined, unit: string, part: string) =>
+      `${/^an?$/i.test(n) ? 'one' : n} and a ${part} ${how ?? ''}${unit}`,
+  );
   let text = written.toLowerCase();
   const cleaned = written;
   const orSo = /\bor so\b|\b(?:ish|or thereabouts|give or take)\b/.test(text);
@@ -128,10 +176,22 @@ export function readLineWords(line: string): LineWords {
   if (more) strip(PLUS_MORE);
   strip(/\(\s*optional\s*\)|^optional\b|,?\s*\boptional\b/);
   strip(TO_TASTE);
+  strip(IF_ANY);
+  strip(SIZE_OF);
   if (purpose) strip(PURPOSE);
+  if (!purpose && /^\s*(?:\d|an?\b|half\b|[a-z]+ (?:tsp|tbsp|cup))/.test(text)) strip(FOR_PART);
   // "3 artichoke hearts from a can": the can is where they come from, not how many
   const container = FROM_CONTAINER.exec(text)?.[1];
   if (container) strip(FROM_CONTAINER);
+  const startsWithNumber = /^\s*(?:\d|an?\b|half\b|one\b|two\b|three\b|four\b|pinch|scant|heap)/.test(text);
+  const perHead = PER_HEAD.test(text) && !/\d\s*(?:g|kg|ml|oz|lb)\s+(?:each|apiece)\)?\s*$/.test(text);
+  if (perHead) strip(PER_HEAD);
+  const again = startsWithNumber ? TIMES.exec(text) : null;
+  const times = again ? (again[1] ? Number(again[1]) : again[2] ? 2 : 3) : 1;
+  if (again) strip(TIMES);
+  const further = startsWithNumber ? AND_MORE.exec(text)?.[1] : undefined;
+  const added = further === undefined ? null : furtherMeasure(further);
+  if (added) strip(AND_MORE);
   const juice = turnJuice(text);
   if (juice.text !== text) {
     text = juice.text;
@@ -192,8 +252,20 @@ export function readLineWords(line: string): LineWords {
   }
   // trailing amounts: "flour 200 g", "tahini - 2 tbsp", "carrots x 2"
   let measures = measured.measures;
+  const [own] = measures;
+  if (added && own)
+    measures = [
+      ...measures,
+      added.unit === null && added.each === null ? { ...added, unit: own.unit, size: own.size } : added,
+    ];
+  if (times > 1)
+    measures = measures.map((m) => ({
+      ...m,
+      quantity: mul(m.quantity, [times, times, times]),
+      readings: [...m.readings, `${times} times`],
+    }));
   if (measures.length === 0) {
-    const tail = trailingMeasure(bare) ?? trailingMeasure(prep);
+    const tail = trailingMeasure(bare) ?? trailingMeasure(prep) ?? behindComma(prep);
     if (tail) {
       measures = tail.measures;
       if (tail.source === bare) bare = tail.before;
@@ -249,6 +321,7 @@ export function readLineWords(line: string): LineWords {
     optional,
     toTaste,
     plusMore,
+    perHead,
     purpose,
     cleaned,
   };

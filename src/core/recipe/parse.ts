@@ -3,6 +3,7 @@ import { clean } from './clean';
 import { headingOf, isBareSection, META, sectionName, type Heading } from './heading';
 import { splitInline } from './inline';
 import { ingredientScore, startsWithAmount, startsAsStep, startsWithMeasure } from './score';
+import { servingsInTitle, servingsRow, told } from './servings-told';
 import { readServings as readServingsNow, type ServingsReading, type ServingsWords } from './servings';
 import {
   linesOf,
@@ -49,6 +50,8 @@ class Parser {
     this.raws.forEach((raw, i) => {
       if (raw.text.trim() && !RULE.test(raw.text)) this.row(raw, i);
     });
+    // what is only guessed from "a big pot" yields to what is told
+    if (this.servings === null || this.servings.reading !== null) this.servingsTold();
     if (this.servings === null) this.servingsInSentences();
     // a recipe told as a story: its prose is its method
     if (this.lines.length === 0 && this.steps.length === 0)
@@ -94,6 +97,12 @@ class Parser {
     ) {
       this.section = clean(stretch.text);
       this.state = 'ingredients';
+      return;
+    }
+    const loose = this.lines.length === 0 && this.state !== 'method' ? servingsRow(stretch.text) : null;
+    if (loose) {
+      this.takeServings(loose);
+      this.notes.push(stretch);
       return;
     }
     const pieces = this.state === 'before' ? this.piecesOfTitle(stretch.text, index) : null;
@@ -182,6 +191,7 @@ class Parser {
     // "Muffins (12)"
     const pieces = /[a-z]s\s*\((?:x ?)?(\d{1,2})\)\s*$/i.exec(title)?.[1];
     if (pieces) this.takeServings(readServings(`makes ${pieces}`));
+    this.takeServings(servingsInTitle(title));
     if (!said || 'problem' in said || !/\b(?:serves|makes|feeds)\b/i.test(title)) return;
     this.takeServings(said);
     this.title = title.replace(/\s*[(,–-]?\s*\b(?:serves|makes|feeds)\b.*$/i, '').trim() || title;
@@ -227,6 +237,16 @@ class Parser {
     if (!reading) return;
     if ('problem' in reading) this.problems.push(`“${reading.text}”: ${reading.problem}; read as not said.`);
     else this.servings ??= reading;
+  }
+
+  private servingsTold(): void {
+    const sentences = [...this.notes, ...this.steps].flatMap(({ text }) => text.split(/(?<=[.!;?])\s+/));
+    for (const sentence of sentences) {
+      const found = told(sentence);
+      if (!found) continue;
+      this.servings = found;
+      return;
+    }
   }
 
   private servingsInSentences(): void {

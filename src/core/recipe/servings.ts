@@ -142,6 +142,15 @@ function amountAt(
     if (q.high <= 3 && pattern.test(rest) && !PEOPLE.test(rest))
       return amountOf(low * q.low, best * q.best, high * q.high, text.slice(start), why);
   if (q.article) return null;
+  // "16 (4 per person)": pieces, and how many make a plate
+  const each =
+    /^[^(]{0,24}\(?[^\d(]{0,12}(\d{1,3}) (?:pieces? )?(?:per|a|each|for each) (?:person|head|serving|plate|portion)\b/.exec(
+      rest,
+    );
+  if (each?.[1] && Number(each[1]) > 0) {
+    const by = Number(each[1]);
+    return amountOf(q.low / by, q.best / by, q.high / by, text.slice(start), null);
+  }
   let { low, best, high } = q;
   // "four, perhaps six", "two, three at a pinch", "4 (or 6 as a side)"
   const lead = MORE.exec(rest);

@@ -255,6 +255,17 @@ function clausesOf(
       starts.set(current, { verb: null, verbAt: -1, opener: null });
       continue;
     }
+    // "…, and the last 2 cups are for tomorrow": another thing is spoken of
+    if (
+      t.word === ',' &&
+      tokens[i + 1]?.word === 'and' &&
+      ['the', 'its', 'they'].includes(tokens[i + 2]?.word ?? '') &&
+      own?.verb
+    ) {
+      current = i + 1;
+      starts.set(current, { verb: null, verbAt: -1, opener: null });
+      continue;
+    }
     if (t.kind !== 'word') continue;
     const behindMark = i === from || tokens[i - 1]?.kind === 'mark';
     if (OPENERS.has(t.word) && !(t.word === 'so' && tokens[i + 1]?.word === 'that' && i === from)) {

@@ -212,6 +212,8 @@ function saidBehind(s: Sentence, c: ClauseSpan, end: number): Polarity | null {
   for (let k = end; k < Math.min(c.to, end + 6); k += 1) {
     const t = tokens[k] as Token;
     if (t.kind === 'mark' && t.word !== ',') break;
+    // "tomato paste, no salt added" speaks of the salt
+    if (t.word === ',' && ['no', 'without', 'which', 'the', 'a'].includes(word(tokens, k + 1))) break;
     if (NEGATORS.has(t.word) || t.word === "isn't" || t.word === 'unnecessary') negated = true;
     if (t.word === 'unnecessary') return 'not';
     if (NEEDED.has(t.word) && negated) return 'not';

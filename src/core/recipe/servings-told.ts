@@ -1,0 +1,92 @@
+import { readQuantity } from '@/core/measure/quantity';
+import { range } from '@/core/range/range';
+import { clean } from './clean';
+import type { ServingsWords } from './servings';
+
+/** Things that are eaten by the piece or the plate: "2 big bowls", "6 squares". */
+const PLATES =
+  /^[ -]*(?:(?:big|large|small|good|deep|generous|hungry|decent|full|main|dinner|lunch|individual) ){0,2}(?:bowls?|bowlfuls?|plates?|platefuls?|portions?|servings?|helpings?|people|persons?|eaters?|diners?|adults?|of us|squares?|slices?|wedges?|wraps?|jars|boxes|lunches|dinners|suppers|mugs?|mugfuls?)\b/;
+/** What leads to a number of eaters in a sentence, the surest first. */
+const LEADS: readonly RegExp[] = [
+  /\b(?:call it|we call it|let'?s say|i'?d say|i say it'?s|reckon on)\s+/g,
+  /\b(?:feeds|fed|serves|served|does|did|enough for|(?:so |and )?it'?s (?:all )?for|that'?s for|made for|cook(?:ed)? (?:this )?for)\s+(?:about |around |the |us |all )?/g,
+  /(?:^|[\s,;(])(?=(?:\d|one |two |three |four |five |six |seven |eight |nine |ten |twelve )[^.;]{0,14}of us\b)/g,
+];
+const LIKE_FOOD =
+  /^\s*(?:cups?|tbsps?|tsps?|g|kg|ml|l|oz|lbs?|minutes?|mins?|hours?|days?|weeks?|years?|times|degrees|°|%|inch|cm)\b/;
+
+function numberAt(text: string, at: number): { low: number; high: number; end: number } | null {
+  const q = readQuantity(text, at);
+  return q && !q.article && q.low >= 0.5 && q.high <= 200 && Number.isInteger(q.low)
+    ? { low: q.low, high: q.high, end: q.end }
+    : null;
+}
+
+const said = (low: number, high: number, text: string): ServingsWords => ({
+  range: range(low, (low + high) / 2, high),
+  text: text.trim().replace(/[.,;]+$/, ''),
+  reading: null,
+});
+
+/**
+ * A row that says how many eat, as cooks say it: "2 big bowls", "6 squares (I say 6, it's been 4)", "two each so it's for
+ * three". Null where it is no such row.
+ */
+export function servingsRow(row: string): ServingsWords | null {
+  const text = clean(row)
+    .toLowerCase()
+    .replace(/^[#\s>*-]+/, '');
+  if (text.length > 80) return null;
+  const first = numberAt(text, 0);
+  if (first) {
+    const behind = text.slice(first.end);
+    const unit = PLATES.exec(behind);
+    const rest = unit ? behind.slice(unit[0].length) : '';
+    // what follows may say more of it, but no food
+    if (!unit || !/^\s*(?:$|[,(;.–-]|or\b|if\b)/.test(rest)) return told(text);
+    let { low, high } = first;
+    for (const m of rest.matchAll(
+      /\b(?:it'?s been|more like|or|perhaps|maybe|say|at a push|stretch(?:es)? to)\s+(\d{1,2}|one|two|three|four|five|six|seven|eight|nine|ten|twelve)\b/g,
+    )) {
+      const n = numberAt(m[1] ?? '', 0);
+      if (n) {
+        low = Math.min(low, n.low);
+        high = Math.max(high, n.high);
+      }
+    }
+    return said(low, high, text);
+  }
+  return told(text);
+}
+
+/** "…, two bowls" at the end of a title. */
+export function servingsInTitle(title: string): ServingsWords | null {
+  const text = clean(title).toLowerCase();
+  const m =
+    /(?:[,:(]|\s[-–—])\s*((?:\d{1,2}|one|two|three|four|five|six|seven|eight|ten|twelve)\b[^,:()]{0,30})\)?$/.exec(
+      text,
+    );
+  return m?.[1] ? servingsRow(m[1]) : null;
+}
+
+/** How many a sentence says the dish is for: "there's three of us …, so call it four". */
+export function told(sentence: string): ServingsWords | null {
+  const text = clean(sentence).toLowerCase();
+  for (const lead of LEADS)
+    for (const m of text.matchAll(lead)) {
+      const n = numberAt(text, m.index + m[0].length);
+      if (!n) continue;
+      const behind = text.slice(n.end);
+      if (LIKE_FOOD.test(behind)) continue;
+      // "for two" ends there or goes on with people; "for two onions" does not
+      if (
+        !/^\s*(?:$|[,.;)!–-]|of us\b|people\b|persons?\b|eaters?\b|and\b|because\b|with\b|at\b|the\b)/.test(
+          behind,
+        )
+      )
+        continue;
+      const who = /^\s*(?:of us|people|persons?|eaters?)\b/.exec(behind)?.[0] ?? '';
+      return said(n.low, n.high, text.slice(m.index, n.end) + who);
+    }
+  return null;
+}
