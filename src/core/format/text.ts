@@ -96,6 +96,9 @@ const rows = (value: string): string[] => (/[<&]/.test(value) ? readHtml(value).
 const list = (value: unknown): unknown[] =>
   Array.isArray(value) ? value : value === undefined || value === null ? [] : [value];
 
+/** "Fry in olive oil", "Toss with salt". */
+const TELLS = /^[A-Z]?[a-z]+(?: [a-z]+){0,3} (?:in|with|using)\b/;
+
 function textOf(recipe: Json): string {
   const yields = list(recipe.recipeYield).map(words).filter(Boolean);
   const said = yields.find((y) => /[a-z]/i.test(y)) ?? yields[0];
@@ -107,17 +110,35 @@ function textOf(recipe: Json): string {
         : `Makes ${said}`
     : null;
   const ingredients = [...list(recipe.recipeIngredient), ...list(recipe.ingredients)]
+    // some write the whole list as one text, a row each
+    .flatMap((i) => (typeof i === 'string' ? rows(i) : [i]))
     .map(words)
     .filter(Boolean);
   const steps: string[] = [];
+  /** Names of sections, by the step they stand before. */
+  const sections = new Map<number, string>();
   const visit = (step: unknown, depth = 0) => {
     if (depth > MOST_DEPTH) return;
     if (typeof step === 'string') steps.push(...rows(step).filter((r) => r.trim()));
     else if (Array.isArray(step)) step.forEach((s) => visit(s, depth + 1));
     else if (step && typeof step === 'object') {
       const { text, name, itemListElement } = step as Json;
-      if (itemListElement) list(itemListElement).forEach((s) => visit(s, depth + 1));
-      else if (text ?? name) steps.push(words(text ?? name));
+      const called = words(name);
+      const told = rows(typeof text === 'string' ? text : '')
+        .map(words)
+        .filter(Boolean);
+      // "Fry in 2 tbsp oil" may stand in the name alone; "Step 1" says nothing
+      const says =
+        called &&
+        !/^(?:step|part|section)\s*\d*$/i.test(called) &&
+        !told.some((t) => t.toLowerCase().startsWith(called.toLowerCase().replace(/(?:\.{3}|…)$/, '')));
+      if (itemListElement) {
+        if (says) sections.set(steps.length, called);
+        list(itemListElement).forEach((s) => visit(s, depth + 1));
+      } else {
+        const all = says ? [`${called.replace(/[.:]\s*$/, '')}.`, ...told] : told;
+        if (all.length > 0) steps.push(all.join(' '));
+      }
     }
   };
   visit(recipe.recipeInstructions);
@@ -129,7 +150,15 @@ function textOf(recipe: Json): string {
     ...ingredients.map((i) => `- ${i}`),
     '',
     '## Method',
-    ...steps.map((s, i) => `${i + 1}. ${s.replace(/^\d+[.)]\s*/, '')}`),
+    ...steps.flatMap((s, i) => {
+      const section = sections.get(i);
+      const step = s.replace(/^\d+[.)]\s*/, '');
+      if (!section) return [`${i + 1}. ${step}`];
+      // a section called by what is done in it is read as a sentence
+      return TELLS.test(section)
+        ? [`${i + 1}. ${section}. ${step}`]
+        : [`### ${section}`, `${i + 1}. ${step}`];
+    }),
     '',
   ].join('\n');
 }

@@ -36,11 +36,14 @@ const FRACTIONS: Record<string, number> = {
   half: 1 / 2,
   third: 1 / 3,
   quarter: 1 / 4,
+  fourth: 1 / 4,
+  sixth: 1 / 6,
   eighth: 1 / 8,
   fifth: 1 / 5,
   tenth: 1 / 10,
   thirds: 1 / 3,
   quarters: 1 / 4,
+  fourths: 1 / 4,
   eighths: 1 / 8,
   fifths: 1 / 5,
 };
@@ -56,8 +59,9 @@ const VAGUE_COUNTS: readonly (readonly [RegExp, number, number, number])[] = [
   [/two dozen\b|2 dozen\b/y, 24, 24, 24],
 ];
 const HALF_FIRST =
-  /(?:about )?(?:(?:a|one) )?(half|third|quarter|eighth)(?: of)?(?:[ -](?:a|an|the)\b)?(?![ ]*[-]?inch)(?= |-|$)/y;
-const MANY_PARTS = /(two|three|2|3)[ -](thirds|quarters|eighths|fifths)(?: of)?(?: (?:a|an|the)\b)?/y;
+  /(?:about )?(?:(?:an?|one) )?(half|third|quarter|fourth|fifth|sixth|eighth|tenth)(?: of)?(?:[ -](?:a|an|the)\b)?(?![ ]*[-]?inch)(?= |-|$)/y;
+const MANY_PARTS =
+  /(two|three|five|seven|2|3|5|7)[ -](thirds|quarters|fourths|eighths|fifths)(?: of)?(?: (?:a|an|the)\b)?/y;
 const WORD = new RegExp(`(${wordList})\\b(?:[ -]and[ -]a[ -](half|quarter|third)\\b)?`, 'y');
 const DIGITS_AND_A_HALF = /(?: and)? (?:a )(half|quarter|third)\b/y;
 

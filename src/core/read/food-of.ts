@@ -64,7 +64,9 @@ export function find(said: FoodWords, larder: Larder): Found {
   };
   // "oil, olive": the name turned round at its comma
   const after = words.notes.split(',')[0]?.trim() ?? '';
-  if (after && /^[a-z ]{2,24}$/.test(after)) {
+  // what the notes already led to is not turned again: "tomatoes, canned, no salt added"
+  const ledTo = new Set(tokens(best?.as ?? ''));
+  if (after && /^[a-z ]{2,24}$/.test(after) && !tokens(after).every((t) => ledTo.has(t))) {
     const turned = larder.finder.ofName(tokens(`${after} ${words.food}`));
     if (turned && turned !== best?.food) {
       candidates = [{ food: turned, confidence: 1, as: `${after} ${words.food}` }, ...candidates];

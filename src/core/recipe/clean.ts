@@ -45,7 +45,7 @@ const SUB: Record<string, string> = {
 const VULGAR_CLASS = `[${Object.keys(VULGAR).join('')}]`;
 
 const BULLET =
-  /^\s*(?:[-*•‣▪◦●○·–—+□☐☑✓✔]\s+|[-–—](?=[\d½¼¾⅓⅔⅛])|[•‣▪◦●○□☐☑▢✓✔]\s*|\[[ xX]?\]\s*|\p{Extended_Pictographic}\ufe0f?\s*)+/u;
+  /^\s*(?:[-*•‣▪◦●○·–—+□☐☑✓✔]\s+|#{1,6}\s+(?=[\d½¼¾⅓⅔⅛])|[-–—](?=[\d½¼¾⅓⅔⅛])|[•‣▪◦●○□☐☑▢✓✔]\s*|\[[ xX]?\]\s*|\p{Extended_Pictographic}\ufe0f?\s*)+/u;
 const NUMBERING = /^\s*(?:step\s+)?\d{1,2}\s*[.):](?=\s+\S)\s+/i;
 
 /** Leading bullets, check boxes and list numbers of a line, as the length they take. */

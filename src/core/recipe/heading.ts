@@ -47,6 +47,8 @@ export const headingOf = remember((text: string): Heading | null => {
         : NOTES.test(text)
           ? 'notes'
           : 'section';
+  // "# 2 tbsp olive oil" in a list is a food, whatever its writer meant by the sign
+  if (startsWithMeasure(plain) && !bold) return null;
   if (marked || bold) {
     const text = plain.replace(/:\s*$/, '');
     return { text, kind: kindOf(text), rest: '', restStart: raw.end };

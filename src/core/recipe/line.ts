@@ -1,4 +1,4 @@
-import { VAGUE } from '@/core/measure/units';
+import { readUnit, VAGUE } from '@/core/measure/units';
 import { AND, noteAlternatives, PREPARATION, splitAlternatives } from './alternatives';
 import { clean, markerLength } from './clean';
 import { bracketEquivalent, readMeasure, readMeasures, trailingMeasure } from './measures';
@@ -40,7 +40,11 @@ const OPTIONAL =
   /\boptional(?:ly)?\b|\bif (?:you(?:'d)? )?(?:like|desired|liked|wanted|want|using|fancy|have (?:it|some|any))\b|\bif there(?: is|'s) (?:any|some)\b/;
 const IF_ANY = /,?\s*\bif (?:there(?: is|'s) (?:any|some)|you (?:have (?:it|some|any)|want|fancy(?: it)?))\b/;
 /** "the size of a walnut", "for the pita": no part of the food's name. */
-const SIZE_OF = /,?\s*\b(?:about |roughly )?the size of (?:an? |your )?[a-z]+\b/;
+const SIZE_OF =
+  /,?\s*\b(?:about |roughly )?the size of (?:an? |your )?[a-z]+\b|\b(?!(?:small|medium|large|thumb|bite|family)\b)[a-z]+-siz(?:ed|e)\b/;
+/** "a little avocado", "a bit of tofu": an amount not said; "a little splash of it" is one. */
+const A_LITTLE =
+  /^\s*(?:just )?an? (?:(?:wee|tiny|little) )?(?:little|bit|touch|tad)(?: (?:bit|more|extra))?(?: of)?(?: the)? +(?=[a-z])/;
 const FOR_PART = /\s+for (?:the|each) [a-z]+(?: [a-z]+)?\s*$/;
 /** "a tablespoon and a half of": one and a half of them. */
 const AND_A_HALF =
@@ -113,12 +117,19 @@ function splitPreparation(text: string): { food: string; rest: string } {
   return { food: text, rest: '' };
 }
 
+/** "oil-free", "no-salt", "large": words before a food that are none themselves. */
+const DESCRIBES =
+  /^(?:[a-z]+-free|no-[a-z]+(?:-added)?|unsalted|unsweetened|(?:low|reduced)-[a-z]+|organic|ripe|fresh|raw|dry|small|medium|large|big|firm|soft|good|nice|old|plain|wholegrain|wholemeal)$/;
+
 const onlyPreparation = (words: string): boolean =>
   words
     .trim()
     .split(/\s+/)
     .every(
-      (w) => PREPARATION.has(w) || /^(?:and|finely|roughly|freshly|coarsely|thinly|lightly|very)$/.test(w),
+      (w) =>
+        DESCRIBES.test(w) ||
+        PREPARATION.has(w) ||
+        /^(?:and|finely|roughly|freshly|coarsely|thinly|lightly|very)$/.test(w),
     );
 
 /** "1 tsp", "another ¼ tsp", "2 more": an amount and nothing else. */
@@ -178,6 +189,8 @@ export function readLineWords(line: string): LineWords {
   strip(TO_TASTE);
   strip(IF_ANY);
   strip(SIZE_OF);
+  const little = A_LITTLE.exec(text);
+  if (little && !readUnit(text, written, little[0].length)) strip(A_LITTLE);
   if (purpose) strip(PURPOSE);
   if (!purpose && /^\s*(?:\d|an?\b|half\b|[a-z]+ (?:tsp|tbsp|cup))/.test(text)) strip(FOR_PART);
   // "3 artichoke hearts from a can": the can is where they come from, not how many

@@ -35,6 +35,22 @@ function readSizeOfOne(r: Reader): Measure['each'] {
   return null;
 }
 
+const HOW_MUCH = /^(?:great|fairly|very|really|quite|rather|nice|pretty|reasonably)\s+(?:nice\s+)?/;
+/** Length of a word that says how large: "great big", "fairly large". */
+const DEGREE = (r: Reader): number => HOW_MUCH.exec(r.text.slice(r.at, r.at + 24))?.[0].length ?? 0;
+
+/** True where a unit stands at a place, sizes before it or not. */
+function unitBehindSizes(r: Reader, from: number): boolean {
+  let at = from;
+  for (;;) {
+    const size = readSize(r.text, at);
+    if (!size) break;
+    at = size.end + (/^\s*/.exec(r.text.slice(size.end))?.[0].length ?? 0);
+  }
+  const unit = readUnit(r.text, r.written, at)?.unit;
+  return unit !== undefined && unit.id !== 'half';
+}
+
 /** Reads one measure at the reader's place; null and unmoved where none stands. */
 export function readMeasure(r: Reader): Measure | null {
   const start = r.at;
@@ -129,9 +145,12 @@ export function readMeasure(r: Reader): Measure | null {
   }
   modifiers();
   let size: string | null = null;
+  // "a whole cup", "1 whole head": the measure behind it is the unit
+  const whole = /^\s*(?:whole|full|entire)\s+/.exec(r.text.slice(r.at))?.[0].length ?? 0;
+  if (whole > 0 && unitBehindSizes(r, r.at + whole)) r.at += whole;
   for (;;) {
     r.space();
-    const s = readSize(r.text, r.at);
+    const s = readSize(r.text, r.at + DEGREE(r));
     if (!s) break;
     size = s.factor.id;
     r.at = s.end;
