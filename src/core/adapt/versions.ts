@@ -115,6 +115,8 @@ export function versionText(
       ? `- ${c.from} became ${c.to || 'nothing'} (${c.name.toLowerCase()}): ${c.technique}`
       : `- ${c.to} came beside it: ${c.technique}`,
   );
-  const before = version.starter ? [`- ${version.starter.name}: ${version.starter.says}`] : [];
+  const before = version.starter
+    ? [`- Not counted here: ${version.starter.name}, ${version.starter.says}`]
+    : [];
   return `${[title, ...rest].join('\n').trimEnd()}\n\nNotes\n${[...why, ...before].join('\n')}\n`;
 }

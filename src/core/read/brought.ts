@@ -832,7 +832,11 @@ function deeds(scan: Scan, source: Source, s: Sentence, c: ClauseSpan): void {
       );
       const oil = foodById('vegetable-oil');
       const dry =
-        i > s.from && (OTHER_MEDIUM.has(s.tokens[i - 1]?.word ?? '') || polarityOf(s, c, i, i + 1) === 'not');
+        (i > s.from && OTHER_MEDIUM.has(s.tokens[i - 1]?.word ?? '')) ||
+        polarityOf(s, c, i, i + 1) === 'not' ||
+        s.tokens
+          .slice(i + 1, i + 5)
+          .some((t) => NEGATORS.has(t.word) || t.word === 'without' || t.word === 'dry');
       if (oil && !said && !dry && !kinds(FATS) && !scan.fat)
         out.push(
           lineOf(
@@ -882,7 +886,7 @@ function deeds(scan: Scan, source: Source, s: Sentence, c: ClauseSpan): void {
       .flatMap((x) => foodsOf(s, x))
       .filter((f) => FATS.has(scan.larder.foodById(f.id)?.kind ?? ''))
       // "bread, oil-free, fried": what it was bought without
-      .filter((f) => !source.tail || polarityOf(s, c, f.from, f.to) !== 'not');
+      .filter((f) => !source.tail || f.from > i || polarityOf(s, c, f.from, f.to) !== 'not');
     if (hit.verb.fat) {
       // "add the fried tofu": fried before
       if (hit.form === 'ed' && !source.tail && DEFINITE.has(before?.word ?? '')) continue;

@@ -115,6 +115,15 @@ const MADE_OF = new Set([
   'animal-fat',
 ]);
 
+/** Kinds whose plain word is used of any food that ends in it. */
+const PLAIN = new Set(['seed', 'nut']);
+
+/** "the parmesan" of a list that holds vegan parmesan; kinds that are called by the name of what they stand for. */
+const PLANT_FOR: Readonly<Record<string, readonly string[]>> = {
+  animal: ['plant-dairy', 'plant-milk', 'meat-stand-in', 'soy', 'coconut'],
+  'animal-fat': ['solid-fat'],
+};
+
 /**
  * Lines that a sentence's food speaks of, by what it means: the same food; a family's plain word ("the oil", "beans")
  * for a member of it; the same head with the same words before it. Never by a word shared by chance.
@@ -136,8 +145,10 @@ export function refersTo(food: Food, all: readonly string[], definite: boolean, 
       (line.heads.has(head) &&
         words.every((w) => line.words.has(w)) &&
         (words.length > 1 || !OFFENDS.has(food.kind) || line.kinds.has(food.kind))) ||
+      (line.heads.has(head) && (PLANT_FOR[food.kind] ?? []).some((k) => line.kinds.has(k))) ||
       (words.length === 1 && line.heads.has(head) && !OFFENDS.has(food.kind)) ||
-      (definite && line.heads.has(head) && !OFFENDS.has(food.kind)) ||
+      // "the seeds" are the cumin seeds; "the butter" is no peanut butter
+      (definite && line.heads.has(head) && (!OFFENDS.has(food.kind) || PLAIN.has(food.kind))) ||
       (definite && words.length === 1 && line.words.has(head) && !OFFENDS.has(food.kind)) ||
       (words.length === 1 && line.words.has(head) && line.kinds.has(food.kind)) ||
       (words.length > 1 &&

@@ -122,6 +122,7 @@ export function verbNegated({ tokens }: Sentence, c: ClauseSpan): boolean {
 
 /** True where the clause speaks of another version, other people or another time. */
 export function isRemark(s: Sentence, c: ClauseSpan): boolean {
+  if (s.label.length > 0 && REMARKS.has(s.label, 0, s.label.length) >= 0) return true;
   const at = s.clauses.indexOf(c);
   for (let k = at; k >= 0; k -= 1) {
     const own = s.clauses[k] as ClauseSpan;
