@@ -4,7 +4,7 @@ import { weightEaten, yieldsOf, type Yield } from '@/core/prepare/yields';
 import { exact, over, range } from '@/core/range/range';
 import type { Recipe } from '@/core/recipe/source';
 import { scaled } from '@/core/food/nutrients';
-import { broughtBy } from './brought';
+import { broughtBy } from './brought/brought';
 import { readLine } from './line';
 import { partShares, type PartShare } from './parts';
 import { correctionOf, type ReadLine, type ReadRecipe, type ReadServings, type ReadSettings } from './types';

@@ -14,7 +14,6 @@ export interface VerbHit {
   readonly form: VerbForm;
 }
 
-const VOWEL = /[aeiou]/;
 /** One consonant behind one vowel in a short word is doubled: "chop", "chopping"; "steam", "steaming". */
 const doubles = (base: string) =>
   /[^aeiou][aeiou][bdgkmnprt]$/.test(base) && base.length <= 5 && !/en$|er$|or$/.test(base);
@@ -48,7 +47,6 @@ for (const [id, row] of Object.entries(verbFile.verbs)) {
       for (const [w, f] of inflected(word)) if (!verbs.has(w)) verbs.set(w, { verb, form: f });
   }
 }
-void VOWEL;
 
 /** The verb that a word may be. */
 export const verbOf = (word: string): VerbHit | undefined => verbs.get(word);

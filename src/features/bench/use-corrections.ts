@@ -1,4 +1,4 @@
-import { correctionKey } from '@/core/read/brought';
+import { correctionKey } from '@/core/read/brought/scan';
 import type { Correction, ReadLine } from '@/core/read/types';
 import type { StoredRecipe } from '@/data/db';
 import type { Change } from './use-document';

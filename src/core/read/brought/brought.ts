@@ -1,0 +1,177 @@
+import type { Recipe } from '@/core/recipe/source';
+import { TABLE_LARDER } from '@/core/food/larder';
+import { type Named, type Sentence, sentencesOf } from '@/core/step/clauses';
+import { MADE, NEGATORS } from '@/core/step/lexicon';
+import { tokensOf } from '@/core/step/tokens';
+import { coverOf, refersTo } from '../refer';
+import { type ReadLine, type ReadSettings } from '../types';
+import { deeds } from './deeds';
+import { DAIRY, FATS, PROMISED } from './kinds';
+import { isMeasure, mentionOf } from './mention';
+import { larger } from './more';
+import { namerOf } from './namer';
+import { type Scan, type Source, foodsOf } from './scan';
+import { take } from './take';
+import { unknowns } from './unknowns';
+
+/** Characters of an ingredient line beyond which its end is not looked at again. */
+const MOST_TAIL = 300;
+
+/**
+ * Foods that the sentences of a recipe bring and no ingredient line accounts for, as lines of their own: found by the same
+ * finder, their amounts read by the same reader. Covers by meaning, adds up amounts said in several sentences, and takes a
+ * technique that means fat at its word. One that is not understood is a line that is said not to be.
+ *
+ * @param servings how many it feeds, for readings a plate
+ */
+export function broughtBy(
+  recipe: Pick<Recipe, 'steps' | 'title'> & Partial<Pick<Recipe, 'notes' | 'lines'>>,
+  lines: readonly ReadLine[],
+  settings: ReadSettings,
+  servings: number,
+): ReadLine[] {
+  const larder = settings.larder ?? TABLE_LARDER;
+  const namer = namerOf(larder);
+  const titled = { text: recipe.title, start: 0, end: 0, step: null, names: true, tail: false };
+  const sections = [...new Set((recipe.lines ?? []).flatMap((l) => (l.section ? [l.section] : [])))];
+  const sources: Source[] = [
+    ...recipe.steps.map((x, step) => ({ ...x, step, names: false, tail: false })),
+    ...(recipe.notes ?? []).map((x) => ({ ...x, step: null, names: false, tail: false })),
+    ...lines.flatMap((l): Source[] => {
+      const tail = l.line.text.length > MOST_TAIL ? null : /[,(;-].*$/.exec(l.line.text);
+      return tail && tail.index > 2
+        ? [
+            {
+              text: tail[0].slice(1),
+              start: l.line.start + tail.index + 1,
+              end: l.line.end,
+              step: null,
+              names: false,
+              tail: true,
+              line: l,
+            },
+          ]
+        : [];
+    }),
+    titled,
+    ...sections.map((text) => ({ text, start: 0, end: 0, step: null, names: true, tail: false })),
+  ];
+  const sentences = sources.flatMap((source) =>
+    sentencesOf(tokensOf(source.text), namer).map((sentence) => ({ source, sentence })),
+  );
+  const scan: Scan = {
+    recipe,
+    lines,
+    cover: coverOf(lines, recipe.title),
+    settings,
+    larder,
+    servings,
+    prose: lines.length === 0,
+    out: [],
+    said: new Map(),
+    sentences,
+    fat: false,
+    noFat: false,
+  };
+  let asked: { source: Source; s: Sentence } | null = null;
+  for (const { source, sentence: s } of sentences) {
+    // "Salt? Not needed."
+    const answer = s.tokens[s.from]?.word ?? '';
+    if (asked && (NEGATORS.has(answer) || ['none', 'skip', 'nope', 'unnecessary'].includes(answer))) {
+      asked = null;
+      continue;
+    }
+    if (asked) foodsIn(scan, asked.source, asked.s);
+    asked = null;
+    if (s.asks && s.clauses.every((c) => c.verb === null)) {
+      asked = { source, s };
+      continue;
+    }
+    foodsIn(scan, source, s);
+  }
+  if (asked)
+    foodsIn(
+      scan,
+      (asked as { source: Source; s: Sentence }).source,
+      (asked as { source: Source; s: Sentence }).s,
+    );
+  for (const { source, sentence } of sentences)
+    for (const c of sentence.clauses) {
+      deeds(scan, source, sentence, c);
+      unknowns(scan, source, sentence, c);
+    }
+  larger(scan);
+  return scan.out;
+}
+
+/** Foods behind a line's own that its reader did not take in, and that a limit looks at. */
+function inTail(scan: Scan, source: Source, id: string): boolean {
+  const food = scan.larder.foodById(id);
+  const line = source.line;
+  if (!food || !line || !(FATS.has(food.kind) || food.kindClass === 'oil' || food.adds.includes('oil')))
+    return false;
+  const own = [...line.foods, ...line.alternatives].flatMap((f) => (f.food ? [f.food, ...f.might] : []));
+  return !own.some((f) => f.id === food.id || FATS.has(f.kind) || f.adds.includes('oil'));
+}
+
+/** What a food is that its own words leave open, and words before them told. */
+const kinOf = new WeakMap<Named, string>();
+
+/** "brown rice, about a cup of cooked rice each": the first is the second, which says how much; the kind is the first's. */
+function appositions(scan: Scan, s: Sentence): ReadonlySet<Named> {
+  const out = new Set<Named>();
+  const foods = s.clauses.flatMap((c) => foodsOf(s, c));
+  foods.forEach((first, i) => {
+    const second = foods[i + 1];
+    if (!second || second.from - first.to > 12) return;
+    const head = s.tokens[first.to - 1]?.normal;
+    const stated = s.tokens
+      .slice(first.to, second.from)
+      .some((t) => t.kind === 'number' || isMeasure(t.word));
+    if (head !== s.tokens[second.to - 1]?.normal || !stated || first.id === second.id) return;
+    const own = scan.larder.foodById(first.id);
+    const cooked = s.tokens.slice(first.to, second.to).some((t) => t.word === 'cooked');
+    const kin =
+      own && cooked ? scan.larder.finder.find(`cooked ${own.name.replace(/,.*$/, '')}`, '', 1)[0]?.food : own;
+    if (kin) kinOf.set(second, kin.id);
+    out.add(first);
+  });
+  return out;
+}
+
+function foodsIn(scan: Scan, source: Source, s: Sentence): void {
+  let skip: unknown = null;
+  const said = appositions(scan, s);
+  for (const c of s.clauses)
+    for (const named of foodsOf(s, c)) {
+      if (said.has(named)) continue;
+      if (source.tail && !inTail(scan, source, named.id)) continue;
+      if (named.from < c.from) continue;
+      // "butter each slice": the word is the deed
+      if (named.from === c.verbAt && named.to === c.verbAt + 1) continue;
+      const next = s.named[named.to - s.from];
+      const m = mentionOf(
+        scan,
+        source,
+        s,
+        c,
+        named.from,
+        named.to,
+        kinOf.get(named) ?? named.id,
+        kinOf.has(named),
+      );
+      if (!m) continue;
+      // "the bean cream": one food made of another
+      if (
+        next?.kind === 'food' &&
+        next.from === named.to &&
+        (DAIRY.has(s.tokens[next.from]?.normal ?? '') || MADE.has(s.tokens[next.from]?.word ?? ''))
+      ) {
+        if (refersTo(m.food, m.words, m.definite, scan.cover).length > 0) skip = next;
+        else if (PROMISED.has(m.food.kind)) take(scan, source, s, c, m);
+        continue;
+      }
+      if (named === skip) continue;
+      take(scan, source, s, c, m);
+    }
+}

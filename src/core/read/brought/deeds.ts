@@ -1,0 +1,302 @@
+import { foodById } from '@/core/food/table';
+import { type Range, range } from '@/core/range/range';
+import { type ClauseSpan, type Sentence } from '@/core/step/clauses';
+import { DEFINITE, DETERMINERS, NEGATORS, verbOf } from '@/core/step/lexicon';
+import { type Polarity, isOptional, isRemark, polarityOf, verbNegated } from '@/core/step/polarity';
+import { type Token } from '@/core/step/tokens';
+import { FATS, OTHER_MEDIUM, TASTING } from './kinds';
+import { type Scan, type Source, foodsOf, lineOf, textOf, usual } from './scan';
+
+/** Whether another medium than fat is said near a deed: "in a dry pan", "in a splash of water". */
+function otherMedium(s: Sentence, c: ClauseSpan): boolean {
+  const at = s.clauses.indexOf(c);
+  const next = s.clauses[at + 1];
+  const end =
+    next && next.opener === null && (next.verb?.verb.id === 'add' || next.verb?.form === 'ing')
+      ? next.to
+      : c.to;
+  for (let k = c.from; k < end; k += 1) {
+    const t = s.tokens[k] as Token;
+    if (OTHER_MEDIUM.has(t.word) || t.word === 'nonstick') return true;
+    // "in 2 tbsp of it", "in the sauce": another thing than fat
+    if (t.word === 'in' || t.word === 'with') {
+      const behind = s.named.slice(k + 1 - s.from, Math.min(end, k + 7) - s.from);
+      if (t.word === 'in' && behind.some((n) => n?.kind === 'food')) return true;
+      if (
+        t.word === 'in' &&
+        s.tokens
+          .slice(k + 1, Math.min(end, k + 6))
+          .some(
+            (x) =>
+              ['it', 'that', 'them', 'sauce', 'liquid', 'juices', 'marinade'].includes(x.word) ||
+              (x.word === 'of' && s.tokens[k + 1]?.kind === 'number'),
+          )
+      )
+        return true;
+    }
+    if (t.word === 'stick' && t.glued && s.tokens[k - 1]?.word === 'non') return true;
+    if (s.named[k - s.from]?.id === 'air fryer') return true;
+  }
+  return false;
+}
+
+const FAT_PHRASE = { pan: 'fried', pool: 'shallow-fried', deep: 'deep-fried' } as const;
+
+/** Fat and salt that a deed brings without naming them. */
+export function deeds(scan: Scan, source: Source, s: Sentence, c: ClauseSpan): void {
+  const { out, servings, lines } = scan;
+  const kinds = (set: ReadonlySet<string>) =>
+    lines.some((l) => l.foods.some((f) => f.food && set.has(f.food.kind)));
+  const place = (i: number, j: number): [number, number] => [
+    s.tokens[i]?.start ?? 0,
+    s.tokens[j - 1]?.end ?? 0,
+  ];
+  const remark =
+    isRemark(s, c) ||
+    c.opener === 'until' ||
+    c.opener === 'till' ||
+    c.opener === 'if' ||
+    c.opener === 'unless';
+  if (remark || source.names) return;
+  const optional: Polarity = isOptional(s, c) ? 'optional' : 'do';
+  for (let i = c.from; i < c.to; i += 1) {
+    const token = s.tokens[i] as Token;
+    if (token.kind !== 'word') continue;
+    const name = s.named[i - s.from];
+    if (
+      name?.id === 'fryer' &&
+      name.kind === 'tool' &&
+      name.from === i &&
+      polarityOf(s, c, i, name.to) === 'do'
+    ) {
+      const oil = foodById('vegetable-oil');
+      const { grams, why } = usual('deep', servings);
+      if (oil && !scan.fat)
+        out.push(
+          lineOf(scan, source, place(i, name.to), textOf(source, s, c.from, c.to), oil, grams, why, optional),
+        );
+      scan.fat = true;
+      i = name.to - 1;
+      continue;
+    }
+    if (name && (name.to - name.from > 1 || i !== c.verbAt)) continue;
+    const joined =
+      i > s.from && ['deep', 'stir', 'pan', 'shallow', 'air'].includes(s.tokens[i - 1]?.word ?? '')
+        ? verbOf((s.tokens[i - 1]?.word ?? '') + token.word)
+        : undefined;
+    const hit = joined ?? verbOf(token.word);
+    if (source.tail && hit?.verb.id === 'roast' && hit.form === 'ed') {
+      // bought or made roasted: perhaps in oil, unless the method says how
+      const said = scan.sentences.some(
+        (x) => x.source.step !== null && x.sentence.clauses.some((k) => k.verb?.verb.id === 'roast'),
+      );
+      const oil = foodById('vegetable-oil');
+      const dry =
+        (i > s.from && OTHER_MEDIUM.has(s.tokens[i - 1]?.word ?? '')) ||
+        polarityOf(s, c, i, i + 1) === 'not' ||
+        s.tokens
+          .slice(i + 1, i + 5)
+          .some((t) => NEGATORS.has(t.word) || t.word === 'without' || t.word === 'dry');
+      if (oil && !said && !dry && !kinds(FATS) && !scan.fat)
+        out.push(
+          lineOf(
+            scan,
+            source,
+            place(i, i + 1),
+            `roasted: ${source.line?.line.text ?? ''}`,
+            oil,
+            range(0, 0, usual('coat', servings).grams.high),
+            'roasted, and nothing says whether in oil',
+            'optional',
+          ),
+        );
+      continue;
+    }
+    if (!hit || (!hit.verb.fat && !hit.verb.food)) continue;
+    const deed =
+      i === c.verbAt ||
+      hit.form === 'ed' ||
+      hit.form === 'ing' ||
+      (hit.verb.fat !== null && hit.form === 'base') ||
+      // "a spritz" of nothing that is said
+      (hit.verb.as === 'spray' &&
+        ['a', 'another'].includes(s.tokens[i - 1]?.word ?? '') &&
+        s.tokens[i + 1]?.word !== 'of');
+    if (!deed) continue;
+    if (
+      hit.form === 'base' &&
+      hit.verb.as !== 'spray' &&
+      i !== c.verbAt &&
+      s.tokens[i - 1]?.kind === 'word' &&
+      DETERMINERS.has(s.tokens[i - 1]?.word ?? '')
+    )
+      continue;
+    // "dry-fry", "water-sauté", "oil-free fried": the medium is in the word
+    const before = s.tokens[i - 1];
+    if (
+      before &&
+      i > c.from - 1 &&
+      (OTHER_MEDIUM.has(before.word) || before.word === 'un' || before.word === 'no')
+    )
+      continue;
+    const polarity = polarityOf(s, c, i, i + 1);
+    if (polarity === 'not' || polarity === 'remark') continue;
+    if (verbNegated(s, c) && !s.tokens.slice(c.from, i).some((t) => t.word === 'without')) continue;
+    const fatsHere = s.clauses
+      .flatMap((x) => foodsOf(s, x))
+      .filter((f) => FATS.has(scan.larder.foodById(f.id)?.kind ?? ''))
+      // "bread, oil-free, fried": what it was bought without
+      .filter((f) => !source.tail || f.from > i || polarityOf(s, c, f.from, f.to) !== 'not');
+    if (hit.verb.fat) {
+      // "add the fried tofu": fried before
+      if (hit.form === 'ed' && !source.tail && DEFINITE.has(before?.word ?? '')) continue;
+      if (otherMedium(s, c) || fatsHere.length > 0) continue;
+      const amount = usual(hit.verb.fat, servings);
+      if (hit.verb.fat === 'deep') {
+        const enough = lines.some((l) =>
+          l.foods.some((f) => f.food && FATS.has(f.food.kind) && (f.grams?.high ?? 0) >= 15),
+        );
+        if (enough) continue;
+      } else if (
+        kinds(FATS) ||
+        scan.fat ||
+        out.some((l) => l.foods.some((f) => f.food && FATS.has(f.food.kind)))
+      )
+        continue;
+      // a dish that says it goes without oil is fried without
+      else if (scan.noFat) continue;
+      const food = foodById('vegetable-oil');
+      if (food)
+        out.push(
+          lineOf(
+            scan,
+            source,
+            place(i, i + 1),
+            source.tail
+              ? `${FAT_PHRASE[hit.verb.fat]}: ${source.text.trim()}`
+              : textOf(source, s, c.from, Math.min(c.to, i + 6)),
+            food,
+            amount.grams,
+            `${token.word} means in fat where nothing else is said; ${amount.why}`,
+            optional,
+          ),
+        );
+      scan.fat = true;
+      continue;
+    }
+    if (source.tail) continue;
+    implied(
+      scan,
+      source,
+      s,
+      c,
+      i,
+      hit.verb.as ?? 'film',
+      hit.verb.food ?? '',
+      hit.form,
+      optional,
+      foodsOf(s, c).some((f) => FATS.has(scan.larder.foodById(f.id)?.kind ?? '')),
+    );
+  }
+  // "water as salty as the sea", "seasoned like the sea"
+  const words = s.tokens.slice(c.from, c.to).map((t) => t.word);
+  if (words.includes('sea') && words.some((w) => w === 'salty' || w === 'seasoned')) {
+    const salt = foodById('salt');
+    const { grams, why } = usual('water', servings);
+    if (salt)
+      out.push(
+        lineOf(
+          scan,
+          source,
+          place(c.from, c.to),
+          textOf(source, s, c.from, c.to),
+          salt,
+          grams,
+          why,
+          optional,
+        ),
+      );
+  }
+}
+
+/** Grease, oil, butter, salt, season as deeds: what they bring by what they act on. */
+function implied(
+  scan: Scan,
+  source: Source,
+  s: Sentence,
+  c: ClauseSpan,
+  i: number,
+  as: string,
+  id: string,
+  form: string,
+  optional: Polarity,
+  fatNamed: boolean,
+): void {
+  const { out, servings, lines } = scan;
+  const food = foodById(id);
+  if (!food) return;
+  const next = s.tokens[i + 1];
+  const words = s.tokens.slice(c.from, c.to).map((t) => t.word);
+  const wet =
+    next?.word === 'water' ||
+    (next?.word === 'boiling' && s.tokens[i + 2]?.word === 'water') ||
+    (['the', 'your', 'cooking', 'pasta'].includes(next?.word ?? '') &&
+      s.tokens.slice(i + 1, i + 4).some((t) => t.word === 'water'));
+  const span: [number, number] = [s.tokens[i]?.start ?? 0, s.tokens[Math.min(c.to, i + 5) - 1]?.end ?? 0];
+  const push = (which: string, grams?: Range) => {
+    const amount = usual(which, servings);
+    const at = textOf(source, s, i, Math.min(c.to, i + 5));
+    if (out.some((l) => l.step === source.step && l.line.start === source.start + span[0])) return;
+    out.push(lineOf(scan, source, span, at, food, grams ?? amount.grams, amount.why, optional));
+  };
+  if (food.kind === 'salt') {
+    if (wet) {
+      if (!out.some((l) => l.foods[0]?.readings[0]?.includes('from the pot'))) push('water');
+      return;
+    }
+    const others = foodsOf(s, c).filter((f) => f.from > i);
+    const withAt = words.indexOf('with');
+    if (as === 'season') {
+      // "season with salt and pepper" names it; "with pepper only", "with lemon" leaves it out
+      if (withAt >= 0 && withAt > i - c.from && others.length > 0) return;
+      if (
+        withAt > i - c.from &&
+        words.slice(withAt).some((w) => w === 'free' || w === 'herbs' || w === 'spices' || w === 'pepper')
+      )
+        return;
+      if (form === 'ed' && s.tokens[i - 1] && DETERMINERS.has(s.tokens[i - 1]?.word ?? '')) return;
+    } else if (others.some((f) => f.id === 'salt')) return;
+    const listed = lines.some((l) => l.foods.some((f) => f.food?.kind === 'salt'));
+    const said = out.some((l) => l.foods.some((f) => f.food?.kind === 'salt'));
+    if (listed || said) {
+      if (listed && words.some((w) => TASTING.has(w))) push(as, range(0, 0, 0.5 * servings));
+      return;
+    }
+    if (form === 'ed' && as === 'salting' && !next) return;
+    push(as);
+    return;
+  }
+  if (id === 'sugar') {
+    if (foodsOf(s, c).some((f) => f.from > i) && words.includes('with')) return;
+    push(as);
+    return;
+  }
+  // oil, butter: what stands behind "with" is the fat, or no fat at all
+  if (fatNamed && as !== 'spray') return;
+  if (words.some((w) => w === 'water') && as === 'spray') return;
+  const withAt = words.indexOf('with');
+  if (as !== 'film' && withAt > i - c.from && foodsOf(s, c).some((f) => f.from > c.from + withAt)) return;
+  const tool =
+    s.named.slice(i + 1 - s.from, Math.min(c.to, i + 7) - s.from).some((n) => n?.kind === 'tool') ||
+    ['hands', 'foil', 'paper'].includes(next?.word ?? '') ||
+    words.includes('hands');
+  const greasing = lines.some(
+    (l) =>
+      l.foods.some((f) => f.food && FATS.has(f.food.kind)) &&
+      /greas|brush|tin|tray|spray|film|wip/i.test(l.line.text),
+  );
+  if (greasing && tool) return;
+  if (out.some((l) => l.foods[0]?.readings[0]?.includes('greased tin')) && tool) return;
+  scan.fat = scan.fat || !tool;
+  push(as === 'spray' ? 'spray' : tool ? 'film' : 'coat');
+}

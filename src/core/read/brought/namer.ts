@@ -1,0 +1,71 @@
+import { tokens as tableTokens } from '@/core/food/tokens';
+import { type Larder } from '@/core/food/larder';
+import { type Namer } from '@/core/step/clauses';
+import { ALIASES, CONJUNCTIONS, DETERMINERS, NOT_FOOD, PREPOSITIONS, verbOf } from '@/core/step/lexicon';
+import { type Token } from '@/core/step/tokens';
+import { MEASURED_BY, PLURAL_FOODS } from './kinds';
+
+const namers = new WeakMap<Larder, Namer>();
+
+const MOST_WORDS = 5;
+
+/** Finds the names of foods among a sentence's tokens, the longest first. */
+export function namerOf(larder: Larder): Namer {
+  const known = namers.get(larder);
+  if (known) return known;
+  const memo = new Map<string, string | null>();
+  const named = (words: string): string | null => {
+    const before = memo.get(words);
+    if (before !== undefined) return before;
+    const parts = tableTokens(words);
+    const id = parts.length > 0 ? (larder.finder.ofName(parts)?.id ?? null) : null;
+    if (memo.size > 20_000) memo.clear();
+    memo.set(words, id);
+    return id;
+  };
+  const namer: Namer = (tokens, at, to) => {
+    const first = tokens[at];
+    if (
+      !first ||
+      first.kind !== 'word' ||
+      DETERMINERS.has(first.word) ||
+      CONJUNCTIONS.has(first.word) ||
+      PREPOSITIONS.has(first.word)
+    )
+      return null;
+    let phrase = '';
+    const phrases: string[] = [];
+    for (let n = 0; n < MOST_WORDS && at + n < to; n += 1) {
+      const t = tokens[at + n];
+      if (!t || t.kind !== 'word' || (n > 0 && PREPOSITIONS.has(t.word) && t.word !== 'of')) break;
+      phrase = n === 0 ? t.word : `${phrase} ${t.word}`;
+      phrases.push(phrase);
+    }
+    const alias = ALIASES.at(tokens, at);
+    for (let n = phrases.length; n >= 1; n -= 1) {
+      if (alias && alias.end - at >= n) return { id: alias.value, end: alias.end };
+      const words = phrases[n - 1] as string;
+      const last = tokens[at + n - 1] as Token;
+      if (
+        n === 1 &&
+        (NOT_FOOD.has(first.word) ||
+          (NOT_FOOD.has(first.normal) && !PLURAL_FOODS.has(first.normal)) ||
+          first.word.length < 3)
+      )
+        return null;
+      // "salt and pepper" are two
+      if (n > 1 && (CONJUNCTIONS.has(last.word) || last.word === 'of')) continue;
+      if (n > 1 && words.includes(' and ')) continue;
+      // "cloves of garlic", "a stick of celery": how it comes
+      if (n === 1 && tokens[at + 1]?.word === 'of' && MEASURED_BY.has(first.normal)) return null;
+      // "fry" is no fries
+      if (n === 1 && verbOf(first.word)?.form === 'base' && verbOf(first.word)?.verb.noun === false)
+        return null;
+      const id = named(words);
+      if (id) return { id, end: at + n };
+    }
+    return null;
+  };
+  namers.set(larder, namer);
+  return namer;
+}

@@ -1,0 +1,108 @@
+import type { Recipe, Stretch } from '@/core/recipe/source';
+import { type Larder } from '@/core/food/larder';
+import { type Food } from '@/core/food/table';
+import { type Range, range } from '@/core/range/range';
+import { type ClauseSpan, type Sentence } from '@/core/step/clauses';
+import { STEP_WORDS } from '@/core/step/lexicon';
+import { type Polarity } from '@/core/step/polarity';
+import { cornersOfLine } from '../corners';
+import { type Cover } from '../refer';
+import { type ReadLine, type ReadSettings, correctionOf } from '../types';
+
+export interface Source extends Stretch {
+  readonly step: number | null;
+  /** A title or heading: what it names is counted where nothing accounts for it, and may be none. */
+  readonly names: boolean;
+  /** The words behind a food on its own line: only what is done to it is read there. */
+  readonly tail: boolean;
+  readonly line?: ReadLine;
+}
+
+export interface Scan {
+  readonly recipe: Pick<Recipe, 'title'>;
+  readonly lines: readonly ReadLine[];
+  readonly cover: Cover;
+  readonly settings: ReadSettings;
+  readonly larder: Larder;
+  readonly servings: number;
+  readonly prose: boolean;
+  readonly out: ReadLine[];
+  /** Grams said of listed lines, by their place. */
+  readonly said: Map<number, { grams: Range; words: string; source: Source; span: [number, number] }[]>;
+  readonly sentences: readonly { readonly source: Source; readonly sentence: Sentence }[];
+  /** Fats that go in by any sentence. */
+  fat: boolean;
+  /** Fats that a sentence says do not. */
+  noFat: boolean;
+}
+
+/** The key of a line's correction: its words; those of the method apart from the list's. */
+export const correctionKey = (origin: ReadLine['origin'], words: string): string =>
+  origin === 'method' ? `method: ${words}` : words;
+
+export function lineOf(
+  scan: Scan,
+  source: Source,
+  span: readonly [number, number],
+  words: string,
+  food: Food | null,
+  grams: Range | null,
+  why: string,
+  polarity: Polarity,
+): ReadLine {
+  const { settings } = scan;
+  const correction = correctionOf(settings, correctionKey('method', words));
+  const own =
+    correction?.grams !== undefined ? range(correction.grams, correction.grams, correction.grams) : grams;
+  const optional = polarity === 'optional' || polarity === 'alternative';
+  return {
+    line: {
+      text: words,
+      start: source.start + span[0],
+      end: source.start + span[1],
+      section: source.names ? 'From the title' : 'From the method',
+    },
+    words: null,
+    origin: 'method',
+    step: source.step,
+    span: source.step === null ? null : [span[0], span[1]],
+    foods: [
+      {
+        text: words,
+        phrase: words,
+        food,
+        confidence: food ? 1 : 0,
+        candidates: [],
+        grams: own,
+        readings: correction?.grams !== undefined ? [`you said ${correction.grams} g`] : [why],
+        might: [],
+      },
+    ],
+    alternatives: [],
+    optional,
+    assumed: false,
+    share: null,
+    toTaste: false,
+    corrected: correction?.grams !== undefined,
+    role: correction?.role ?? null,
+    nothing: false,
+    corners: food && own ? cornersOfLine([{ food, grams: own, sodium: [1, 1, 1] }], optional) : null,
+    missing: !food ? 'food' : own ? null : 'amount',
+  };
+}
+
+export const usual = (name: string, servings: number): { grams: Range; why: string } => {
+  const rule = STEP_WORDS.amounts[name] ?? { grams: [0, 0, 0] as const, plate: false, why: '' };
+  const by = rule.plate ? servings : 1;
+  const [low, best, high] = rule.grams;
+  return { grams: range(low * by, best * by, high * by), why: `no amount: ${rule.why}` };
+};
+
+export const textOf = (source: Source, s: Sentence, from: number, to: number): string =>
+  source.text.slice(s.tokens[from]?.start ?? 0, s.tokens[to - 1]?.end ?? 0);
+
+/** Foods that a clause names; a word that is the deed itself ("oil the tin") is none. */
+export const foodsOf = (s: Sentence, c: ClauseSpan) =>
+  [...new Set(s.named.slice(c.from - s.from, c.to - s.from))].flatMap((n) =>
+    n?.kind === 'food' && n.from >= c.from && !(n.from === c.verbAt && n.to === c.verbAt + 1) ? [n] : [],
+  );

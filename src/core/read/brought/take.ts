@@ -1,0 +1,222 @@
+import { foodById } from '@/core/food/table';
+import { unsaid } from '@/core/food/weigh';
+import { type Range, range } from '@/core/range/range';
+import { type ClauseSpan, type Sentence } from '@/core/step/clauses';
+import { MADE, ORDINARY, STEP_WORDS } from '@/core/step/lexicon';
+import { isPart, refersTo } from '../refer';
+import { correctionOf } from '../types';
+import { BIBLIOGRAPHIC, COUNTS, CRUSTS, FATS, HARMLESS, LEAVES_FILM, PROMISED, YIELDS } from './kinds';
+import { type Mention } from './mention';
+import { moreOf } from './more';
+import { type Scan, type Source, correctionKey, lineOf, usual } from './scan';
+
+/** What a fat without an amount does, by the deed. */
+export function fatAmount(scan: Scan, s: Sentence, c: ClauseSpan): { grams: Range; why: string } {
+  const verb = c.verb?.verb;
+  const words = s.tokens.slice(c.from, c.to).map((t) => t.word);
+  if (words.includes('wiped') || (words.includes('wipe') && words.includes('out')))
+    return usual('wiped', scan.servings);
+  if (verb?.fat) return usual(verb.fat, scan.servings);
+  const tool = s.named.slice(c.from - s.from, c.to - s.from).some((n) => n?.kind === 'tool');
+  if (verb && LEAVES_FILM.has(verb.id)) return usual(tool ? 'film' : 'coat', scan.servings);
+  if (verb?.as === 'spray') return usual('spray', scan.servings);
+  if (verb && ['drizzle', 'finish', 'trickle', 'dress', 'serve', 'top'].includes(verb.id))
+    return usual('drizzle', scan.servings);
+  return usual('pan', scan.servings);
+}
+
+function isMade(scan: Scan, upTo: Sentence, words: readonly string[]): boolean {
+  const head = words.at(-1) ?? '';
+  if (!MADE.has(head)) return false;
+  for (const { sentence } of scan.sentences) {
+    if (sentence === upTo) return false;
+    const at = sentence.tokens
+      .slice(sentence.from, sentence.to)
+      .findIndex((t) => t.normal === head || t.word === head);
+    if (at < 0) continue;
+    const before = sentence.tokens.slice(sentence.from, sentence.from + at).map((t) => t.word);
+    if (before.some((w) => ['make', 'for', 'to', 'into', 'until', 'as'].includes(w))) return true;
+  }
+  return false;
+}
+
+/** Takes one food of a sentence in: as more of a listed line, as a line of its own, or not at all. */
+export function take(scan: Scan, source: Source, s: Sentence, c: ClauseSpan, m: Mention): void {
+  const { cover, lines, out, servings } = scan;
+  if (m.polarity === 'not') {
+    // of the dish as a whole, not of one deed
+    if (FATS.has(m.food.kind) && source.step === null && !source.tail) scan.noFat = true;
+    return;
+  }
+  if (m.polarity === 'remark') return;
+  // "makes 24 cookies", "Yield: 24 cookies" say what it is, not what goes in
+  const yields = [...s.label, ...s.tokens.slice(c.from, m.from)].some((t) => YIELDS.has(t.word));
+  if (m.stated && yields && c.verb?.form !== 'base') return;
+  if (FATS.has(m.food.kind)) scan.fat = true;
+  // an amount belongs to the words where one is said
+  const at = [s.tokens[m.stated ? m.phraseFrom : m.from]?.start ?? 0, s.tokens[m.to - 1]?.end ?? 0] as [
+    number,
+    number,
+  ];
+  const grams = m.read?.missing === null ? (m.read.foods[0]?.grams ?? null) : null;
+  const found = refersTo(m.food, m.words, m.definite, cover);
+  const first = found[0];
+  if (source.names) {
+    // a title promises; what the list holds in any form keeps the promise
+    const offends = PROMISED.has(m.food.kind);
+    const kept =
+      found.length > 0 ||
+      cover.lines.some((l) => m.words.some((w) => l.words.has(w))) ||
+      out.some((l) => l.foods.some((f) => f.food?.id === m.food.id));
+    if (!offends || kept) return;
+    const guess = FATS.has(m.food.kind) ? usual('drizzle', servings) : null;
+    out.push(
+      lineOf(
+        scan,
+        source,
+        at,
+        m.phrase,
+        m.food,
+        guess?.grams ?? grams ?? range(0, 5 * servings, 20 * servings),
+        'the name promises it, and no line brings it: it may be in it or not',
+        'optional',
+      ),
+    );
+    return;
+  }
+  if (first !== undefined) {
+    if (m.more && COUNTS.has(m.food.kind) && m.polarity !== 'alternative') {
+      moreOf(scan, source, s, c, m, at, first, grams);
+      return;
+    }
+    if (m.stated && grams && COUNTS.has(m.food.kind)) {
+      const list = scan.said.get(first) ?? [];
+      list.push({ grams, words: m.phrase, source, span: at });
+      scan.said.set(first, list);
+    }
+    return;
+  }
+  if (m.words.length === 1 && m.words[0] === 'seasoning' && m.definite) {
+    // "check the seasoning": salt to taste
+    const salt = foodById('salt');
+    const listed = lines.some((l) => l.foods.some((f) => f.food?.kind === 'salt'));
+    const { grams: guess, why } = usual('season', servings);
+    if (salt)
+      out.push(
+        lineOf(
+          scan,
+          source,
+          at,
+          m.phrase,
+          salt,
+          listed ? range(0, 0, 0.5 * servings) : guess,
+          why,
+          m.polarity,
+        ),
+      );
+    return;
+  }
+  if (isPart(m.food, m.words, m.definite, cover)) return;
+  // a crust or a pastry that was made is "the pastry"
+  if (m.definite && m.words.length === 1 && CRUSTS.has(m.words[0] ?? '')) return;
+  if (m.definite && isMade(scan, s, m.words)) return;
+  const bibliographic = s.label.some((t) => BIBLIOGRAPHIC.has(t.word));
+  if (bibliographic && !m.stated) return;
+  // named again it is the one that was brought before
+  const again = out.findIndex((l) =>
+    l.foods.some(
+      (f) =>
+        f.food !== null &&
+        (f.food.id === m.food.id ||
+          (m.words.length === 1 && STEP_WORDS.families[m.words[0] ?? '']?.includes(f.food.kind))),
+    ),
+  );
+  if (again >= 0 && !m.stated && !m.more) return;
+  if (
+    !m.stated &&
+    !scan.prose &&
+    HARMLESS.has(m.food.kind) &&
+    m.food.adds.length === 0 &&
+    m.food.might.length === 0
+  )
+    return;
+  if (m.food.kind === 'water' && !m.stated) return;
+  // "a splash of water": its weight is gone before the plate
+  const loose = m.read?.words?.foods[0]?.measures.every((x) => x.unit?.kind === 'vague') ?? true;
+  if (m.food.kind === 'water' && loose && !scan.prose) return;
+  // "for the bran drinks slowly": of what is there
+  if (
+    m.definite &&
+    !m.stated &&
+    !scan.prose &&
+    !m.food.kindClass &&
+    m.food.adds.length + m.food.might.length === 0
+  )
+    return;
+  // "remove the seeds" of what is on the list
+  if (m.definite && m.words.length === 1 && ORDINARY.has(m.words[0] ?? '')) return;
+  if (FATS.has(m.food.kind) && !m.stated) {
+    const { grams: guess, why } = fatAmount(scan, s, c);
+    out.push(lineOf(scan, source, at, m.phrase, m.food, guess, why, m.polarity));
+    return;
+  }
+  if (m.read?.missing === 'amount' && HARMLESS.has(m.food.kind)) {
+    // "a wedge of lemon": even the most of it matters to no limit
+    const guess = unsaid(m.food, null, servings);
+    if (guess)
+      out.push(
+        lineOf(
+          scan,
+          source,
+          at,
+          m.phrase,
+          m.food,
+          range(0, guess.grams.best, guess.grams.high),
+          guess.readings.join('; '),
+          m.polarity,
+        ),
+      );
+    return;
+  }
+  if (m.read && m.read.foods[0]?.food) {
+    const optional = m.polarity !== 'do' || m.read.optional;
+    const correction = correctionOf(scan.settings, correctionKey('method', m.phrase));
+    if (correction?.grams === undefined && m.read.missing === null) {
+      out.push({
+        ...m.read,
+        line: {
+          text: m.phrase,
+          start: source.start + at[0],
+          end: source.start + at[1],
+          section: 'From the method',
+        },
+        origin: 'method',
+        step: source.step,
+        span: source.step === null ? null : at,
+        optional,
+        corners:
+          m.read.corners && optional && !m.read.optional
+            ? [...m.read.corners, new Float64Array(m.read.corners[0]?.length ?? 0)]
+            : m.read.corners,
+      });
+      return;
+    }
+  }
+  const aside = grams === null && !m.stated ? unsaid(m.food, 'to serve', servings) : null;
+  out.push(
+    lineOf(
+      scan,
+      source,
+      at,
+      m.phrase,
+      m.food,
+      grams ?? aside?.grams ?? null,
+      aside
+        ? aside.readings.join('; ')
+        : m.read
+          ? (m.read.foods[0]?.readings.join('; ') ?? '')
+          : 'no amount is said',
+      m.polarity,
+    ),
+  );
+}
