@@ -4,6 +4,7 @@ import { parseRecipe } from '@/core/recipe/parse';
 import { readRecipe } from '@/core/read/read';
 import type { ReadRecipe, ReadSettings } from '@/core/read/types';
 import { changedIn, lpOf, selectionOf, type Model } from './model';
+import { withTrueNames } from './names';
 import { portionsOf, type Portioned } from './portions';
 import { leastOf } from './reduce';
 import type { Adaptation, Change, Plan } from './schema';
@@ -26,6 +27,11 @@ import { joinAgain, separate, type Separated } from './separate';
 export type { AdaptOptions, ForDiner, Solve } from './search';
 
 /** What a search starts from: the recipe with its joint lines written apart, perhaps for another number of plates. */
+interface Seeking extends Context {
+  /** The cook's own settings; those of the search leave names unread, which are made true at the end. */
+  readonly spoken: ReadSettings;
+}
+
 interface Base {
   readonly read: ReadRecipe;
   readonly separated: readonly Separated[];
@@ -48,7 +54,23 @@ const portionChange = (p: Portioned, line: number): Change => ({
   departure: p.departure,
 });
 
-function planOf(draft: Draft, base: Base, first: ReadRecipe, context: Context, optimal: boolean): Plan {
+const nameChange = (said: { from: string; to: string }, line: number): Change => ({
+  line,
+  from: said.from,
+  to: said.to,
+  swap: 'name',
+  name: 'The name says what is in it',
+  role: 'the name',
+  share: 1,
+  technique: 'A name that promises what was taken out would mislead whoever eats it.',
+  cautions: [],
+  closeness: 1,
+  keeps: null,
+  because: '',
+  departure: 0,
+});
+
+function planOf(draft: Draft, base: Base, first: ReadRecipe, context: Seeking, optimal: boolean): Plan {
   const [main] = context.diners;
   const joined = readRecipe(
     parseRecipe(joinAgain(draft.read.recipe.source, base.separated)),
@@ -58,11 +80,12 @@ function planOf(draft: Draft, base: Base, first: ReadRecipe, context: Context, o
   const after = servesAll(joined, context) || !servesAll(draft.read, context) ? joined : draft.read;
   const changes = draft.changes.map((c) => ({ ...c, line: originalLine(c, base.read, first) }));
   const said = base.portions ? [portionChange(base.portions, first.lines.length)] : [];
+  const named = withTrueNames(after.recipe.source, context.spoken);
   return {
-    changes: [...said, ...changes],
+    changes: [...said, ...changes, ...named.said.map((s) => nameChange(s, first.lines.length))],
     departure: (base.portions?.departure ?? 0) + changes.reduce((s, c) => s + c.departure, 0),
-    text: after.recipe.source,
-    after: auditFor(after, main as ForDiner, context),
+    text: named.read.recipe.source,
+    after: auditFor(named.read, main as ForDiner, context),
     optimal,
   };
 }
@@ -82,7 +105,7 @@ function freed(base: Base, context: Context): { line: string; changes: number | 
 function nearest(
   base: Base,
   first: ReadRecipe,
-  context: Context,
+  context: Seeking,
 ): { readonly infeasible: NonNullable<Adaptation['infeasible']>; readonly serves: boolean } {
   const of = programme(base.read, context, false);
   const { model } = of;
@@ -140,7 +163,7 @@ const platesMatter = (read: ReadRecipe, context: Context): boolean =>
   });
 
 /** Plans from every base, the least first. */
-function plansFrom(bases: readonly Base[], first: ReadRecipe, wanted: number, context: Context): Plan[] {
+function plansFrom(bases: readonly Base[], first: ReadRecipe, wanted: number, context: Seeking): Plan[] {
   const plans: { plan: Plan; least: boolean }[] = [];
   for (const base of bases) {
     // first with what each swap brings to light counted at once, then leaving that to later rounds
@@ -185,7 +208,8 @@ export function adapt(
   solve: Solve,
 ): Adaptation {
   const role = options.role ?? roleFromTitle(read.recipe.title);
-  const context: Context = { diners, settings, options, role, solve };
+  const quiet: ReadSettings = { ...settings, names: false };
+  const context: Seeking = { diners, settings: quiet, spoken: settings, options, role, solve };
   const [main] = diners;
   if (!main) throw new Error('nobody to adapt for');
   const before = auditFor(read, main, context);
@@ -207,14 +231,20 @@ export function adapt(
       without: [],
       unlocked: [],
     });
+  const unnamed = readRecipe(read.recipe, quiet);
+  if (servesAll(unnamed, context) && !options.forced?.length)
+    return result(
+      [planOf({ read: unnamed, changes: [] }, { ...asItIs, read: unnamed }, read, context, true)],
+      null,
+    );
   const base = (of: ReadRecipe, portions: Portioned | null): Base => ({
-    ...separate(of, settings),
+    ...separate(of, quiet),
     portions,
   });
-  const own = base(read, null);
+  const own = base(unnamed, null);
   const understood = read.lines.every((l) => l.missing === null);
   if (understood) {
-    const portioned = platesMatter(read, context) ? portionsOf(read, settings) : [];
+    const portioned = platesMatter(unnamed, context) ? portionsOf(unnamed, quiet) : [];
     const bases = [own, ...portioned.map((p) => base(p.read, p))];
     const plans = plansFrom(bases, read, 1 + (options.alternatives ?? 2), context);
     if (plans.length > 0) return result(plans, null);

@@ -31,6 +31,8 @@ export interface ReadSettings {
   readonly larder?: Larder | undefined;
   /** The larder whose remembered readings serve; this one's own where nothing is said. */
   readonly readingsOf?: Larder | undefined;
+  /** False leaves unread what the title and headings promise: while a plan is sought, which makes names true at its end. */
+  readonly names?: boolean | undefined;
   /** Overrules what the recipe says. */
   readonly servings?: number | undefined;
   /** Grams of the whole dish as it was weighed; overrules every estimate of yield. */

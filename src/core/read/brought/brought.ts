@@ -32,7 +32,6 @@ export function broughtBy(
 ): ReadLine[] {
   const larder = settings.larder ?? TABLE_LARDER;
   const namer = namerOf(larder);
-  const titled = { text: recipe.title, start: 0, end: 0, step: null, names: true, tail: false };
   const sections = [...new Set((recipe.lines ?? []).flatMap((l) => (l.section ? [l.section] : [])))];
   const sources: Source[] = [
     ...recipe.steps.map((x, step) => ({ ...x, step, names: false, tail: false })),
@@ -53,8 +52,16 @@ export function broughtBy(
           ]
         : [];
     }),
-    titled,
-    ...sections.map((text) => ({ text, start: 0, end: 0, step: null, names: true, tail: false })),
+    ...(settings.names === false
+      ? []
+      : [recipe.title, ...sections].map((text) => ({
+          text,
+          start: 0,
+          end: 0,
+          step: null,
+          names: true,
+          tail: false,
+        }))),
   ];
   const sentences = sources.flatMap((source) =>
     sentencesOf(tokensOf(source.text), namer).map((sentence) => ({ source, sentence })),

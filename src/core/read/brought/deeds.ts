@@ -255,7 +255,7 @@ function implied(
       return;
     }
     const others = foodsOf(s, c).filter((f) => f.from > i);
-    const withAt = words.indexOf('with');
+    const withAt = words.indexOf('with', i - c.from + 1);
     if (as === 'season') {
       // "season with salt and pepper" names it; "with pepper only", "with lemon" leaves it out
       if (withAt >= 0 && withAt > i - c.from && others.length > 0) return;
@@ -284,7 +284,7 @@ function implied(
   // oil, butter: what stands behind "with" is the fat, or no fat at all
   if (fatNamed && as !== 'spray') return;
   if (words.some((w) => w === 'water') && as === 'spray') return;
-  const withAt = words.indexOf('with');
+  const withAt = words.indexOf('with', i - c.from + 1);
   if (as !== 'film' && withAt > i - c.from && foodsOf(s, c).some((f) => f.from > c.from + withAt)) return;
   const tool =
     s.named.slice(i + 1 - s.from, Math.min(c.to, i + 7) - s.from).some((n) => n?.kind === 'tool') ||

@@ -40,6 +40,9 @@ export interface Scan {
 export const correctionKey = (origin: ReadLine['origin'], words: string): string =>
   origin === 'method' ? `method: ${words}` : words;
 
+/** The section of what only a title or a heading names. */
+export const FROM_THE_TITLE = 'From the title';
+
 export function lineOf(
   scan: Scan,
   source: Source,
@@ -60,7 +63,7 @@ export function lineOf(
       text: words,
       start: source.start + span[0],
       end: source.start + span[1],
-      section: source.names ? 'From the title' : 'From the method',
+      section: source.names ? FROM_THE_TITLE : 'From the method',
     },
     words: null,
     origin: 'method',

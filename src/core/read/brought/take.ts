@@ -3,12 +3,13 @@ import { unsaid } from '@/core/food/weigh';
 import { type Range, range } from '@/core/range/range';
 import { type ClauseSpan, type Sentence } from '@/core/step/clauses';
 import { MADE, ORDINARY, STEP_WORDS } from '@/core/step/lexicon';
+import { polarityOf } from '@/core/step/polarity';
 import { isPart, refersTo } from '../refer';
 import { correctionOf } from '../types';
 import { BIBLIOGRAPHIC, COUNTS, CRUSTS, FATS, HARMLESS, LEAVES_FILM, PROMISED, YIELDS } from './kinds';
 import { type Mention } from './mention';
 import { moreOf } from './more';
-import { type Scan, type Source, correctionKey, lineOf, usual } from './scan';
+import { type Scan, type Source, correctionKey, foodsOf, lineOf, usual } from './scan';
 
 /** What a fat without an amount does, by the deed. */
 export function fatAmount(scan: Scan, s: Sentence, c: ClauseSpan): { grams: Range; why: string } {
@@ -64,6 +65,11 @@ export function take(scan: Scan, source: Source, s: Sentence, c: ClauseSpan, m: 
   if (source.names) {
     // a title promises; what the list holds in any form keeps the promise
     const offends = PROMISED.has(m.food.kind);
+    // "(made without peanut)" behind it
+    const denied = s.clauses.some((x) =>
+      foodsOf(s, x).some((f) => f.id === m.food.id && polarityOf(s, x, f.from, f.to) === 'not'),
+    );
+    if (denied) return;
     const kept =
       found.length > 0 ||
       cover.lines.some((l) => m.words.some((w) => l.words.has(w))) ||
