@@ -18,7 +18,9 @@ import { adaptText } from '../src/server/adapt-text';
 import { AdaptationSchema } from '../src/core/adapt/schema';
 import { tastesOf, type KitchenTastes } from '../src/core/swap/tastes';
 import { US_MEASURES } from '../src/core/measure/units';
-import { adaptationTable, auditTable, labelTable } from './table';
+import { StepsSchema, type Steps } from '../src/core/steps/schema';
+import { textSteps } from '../src/core/steps/steps';
+import { adaptationTable, auditTable, labelTable, stepsTable } from './table';
 
 const USAGE = `usage:
   dulvet audit FILE… [--protocol ID|FILE.json] [--servings N] [--role ${ROLES.join('|')}] [--pot GRAMS] [--plate GRAMS]
@@ -26,6 +28,7 @@ const USAGE = `usage:
   dulvet adapt FILE [--protocol ID|FILE.json] [--also ID|FILE.json]… [--alternatives K] [--keep LINE]… [--change LINE]…
                [--allergens LIST] [--servings N] [--role R] [--cup us|metric] [--larder KITCHEN] [--json]
   dulvet label FILE [--protocol ID] [--json]
+  dulvet steps FILE… [--cup us|metric] [--larder KITCHEN] [--json]
   dulvet protocols | foods QUERY | schema
 FILE may be - for standard input; KITCHEN is a file saved under Settings, whose packets and words are used.`;
 
@@ -122,6 +125,39 @@ function audit(files: readonly string[], flags: Flags): number {
   else for (const recipe of recipes) process.stdout.write(`${auditTable(recipe, protocol)}\n`);
   if (unread > 0) return 2;
   return recipes.every((r) => r.verdict === 'within' || r.verdict === 'near') ? 0 : 1;
+}
+
+/** What each clause of the method does; 0 where every file was read, 2 where one could not be. */
+function steps(files: readonly string[], flags: Flags): number {
+  if (files.length === 0) return complain(`steps: no file is named\n${USAGE}`);
+  if (flags.cup !== undefined && flags.cup !== 'us' && flags.cup !== 'metric')
+    return complain(`steps: --cup ${String(flags.cup)}: us or metric`);
+  const kitchen = typeof flags.larder === 'string' ? kitchenOf(flags.larder) : undefined;
+  if (typeof kitchen === 'string') return complain(kitchen);
+  const cup = flags.cup === 'metric' ? 'metric' : 'us';
+  const recipes: Steps['recipes'] = [];
+  let unread = 0;
+  for (const file of files) {
+    let text: string;
+    try {
+      text = readFileSync(file === '-' ? 0 : file, 'utf8');
+    } catch (error) {
+      complain(`${file}: cannot be read (${(error as NodeJS.ErrnoException).code ?? 'unknown error'})`);
+      unread += 1;
+      continue;
+    }
+    const read = textSteps(text, file, { measures: { cup, tablespoon: 'us' }, larder: kitchen?.larder });
+    if (read.ok) recipes.push(...read.recipes);
+    else {
+      complain(`${file}, line 1: ${read.message}`);
+      unread += 1;
+    }
+  }
+  const all: Steps = { schema: 'dulvet.steps/1', recipes };
+  process.stdout.write(
+    flags.json ? `${JSON.stringify(StepsSchema.parse(all), null, 2)}\n` : recipes.map(stepsTable).join('\n'),
+  );
+  return unread > 0 ? 2 : 0;
 }
 
 /** Reads a packet; 0 where the protocol lets it pass, 1 where not or not surely, 2 where it cannot be read. */
@@ -275,6 +311,8 @@ async function main(argv: string[]): Promise<number> {
       return adaptFile(rest, values);
     case 'label':
       return label(rest, values);
+    case 'steps':
+      return steps(rest, values);
     case 'protocols':
       return protocols(values.json ?? false);
     case 'foods':

@@ -3,6 +3,7 @@ import type { Protocol } from '../src/core/protocol';
 import { showNumber, showRange } from '../src/core/format/figures';
 import type { Adaptation, Plan } from '../src/core/adapt/schema';
 import type { Label } from '../src/core/label/schema';
+import type { Steps } from '../src/core/steps/schema';
 
 const MARK: Record<Verdict, string> = {
   within: '○ within',
@@ -134,5 +135,30 @@ export function adaptationTable(adaptation: Adaptation, protocol: Protocol): str
   }
   const [best] = plans;
   if (best && best.changes.length > 0) rows.push('', best.text);
+  return `${rows.join('\n')}\n`;
+}
+
+const minutesText = (r: { low: number; high: number }): string =>
+  `${r.low === r.high ? showNumber(r.low) : `${showNumber(r.low)}–${showNumber(r.high)}`} min`;
+
+/** What each clause of a method does, as rows for a terminal. */
+export function stepsTable(recipe: Steps['recipes'][number]): string {
+  const rows = [recipe.title];
+  recipe.steps.forEach(({ text, clauses }, i) => {
+    rows.push(`  ${i + 1}. ${text}`);
+    for (const c of clauses) {
+      const facts = [
+        c.polarity === 'do' ? null : c.polarity,
+        c.foods.map((f) => f.text).join(' + ') || null,
+        c.medium && `in ${c.medium}`,
+        c.celsius && `${showNumber(c.celsius.best)} °C`,
+        c.heat && `${c.heat} heat`,
+        c.minutes && minutesText(c.minutes),
+        c.until && `until ${c.until}`,
+        c.tools.join(', ') || null,
+      ].filter(Boolean);
+      rows.push(`     ${c.action ?? '·'}: ${facts.join('; ')}`);
+    }
+  });
   return `${rows.join('\n')}\n`;
 }

@@ -29,7 +29,7 @@ const refOf = (f: ReadFood) =>
   f.food ? { id: f.food.id, name: f.food.name, confidence: f.confidence } : null;
 const partOf = (f: ReadFood) => ({ text: f.text, food: refOf(f), grams: plain(f.grams) });
 
-function amountOf(line: ReadLine): AuditLine['amount'] {
+export function amountOf(line: ReadLine): AuditLine['amount'] {
   const measure = line.words?.foods[0]?.measures[0];
   if (!measure) return null;
   const [low, best, high] = [0, 1, 2].map(

@@ -49,7 +49,7 @@ const FRACTIONS: Record<string, number> = {
 };
 
 const NUMBER =
-  /(\d+)[ ]*-[ ]*(\d+\/\d+)(?![\d/])|(\d+)[ ]+(\d+\/\d+)(?![\d/])|(\d+\/\d+)(?![\d/])|(\d{1,3}(?:,\d{3})+(?!\d)|\d+[.,]\d+|\d+|\.\d+)/y;
+  /(\d+)[ ]*-[ ]*(\d+\/\d+)(?![\d/])|(\d+)[ ]+(?:(?:and|&)[ ]+)?(\d+\/\d+)(?![\d/])|(\d+\/\d+)(?![\d/])|(\d{1,3}(?:,\d{3})+(?!\d)|\d+[.,]\d+|\d+|\.\d+)/y;
 const VAGUE_COUNTS: readonly (readonly [RegExp, number, number, number])[] = [
   [/(?:a )?couple(?: of)?\b/y, 2, 2, 3],
   [/a few\b|few\b/y, 2, 3, 5],

@@ -17,19 +17,15 @@ import { unknowns } from './unknowns';
 /** Characters of an ingredient line beyond which its end is not looked at again. */
 const MOST_TAIL = 300;
 
-/**
- * Foods that the sentences of a recipe bring and no ingredient line accounts for, as lines of their own: found by the same
- * finder, their amounts read by the same reader. Covers by meaning, adds up amounts said in several sentences, and takes a
- * technique that means fat at its word. One that is not understood is a line that is said not to be.
- *
- * @param servings how many it feeds, for readings a plate
- */
-export function broughtBy(
-  recipe: Pick<Recipe, 'steps' | 'title'> & Partial<Pick<Recipe, 'notes' | 'lines'>>,
+type Told = Pick<Recipe, 'steps' | 'title'> & Partial<Pick<Recipe, 'notes' | 'lines'>>;
+
+/** All sentences of a recipe parsed, with what its list accounts for; what they bring is not read yet. */
+export function scanOf(
+  recipe: Told,
   lines: readonly ReadLine[],
   settings: ReadSettings,
   servings: number,
-): ReadLine[] {
+): Scan {
   const larder = settings.larder ?? TABLE_LARDER;
   const namer = namerOf(larder);
   const sections = [...new Set((recipe.lines ?? []).flatMap((l) => (l.section ? [l.section] : [])))];
@@ -66,7 +62,7 @@ export function broughtBy(
   const sentences = sources.flatMap((source) =>
     sentencesOf(tokensOf(source.text), namer).map((sentence) => ({ source, sentence })),
   );
-  const scan: Scan = {
+  return {
     recipe,
     lines,
     cover: coverOf(lines, recipe.title),
@@ -80,6 +76,23 @@ export function broughtBy(
     fat: false,
     noFat: false,
   };
+}
+
+/**
+ * Foods that the sentences of a recipe bring and no ingredient line accounts for, as lines of their own: found by the same
+ * finder, their amounts read by the same reader. Covers by meaning, adds up amounts said in several sentences, and takes a
+ * technique that means fat at its word. One that is not understood is a line that is said not to be.
+ *
+ * @param servings how many it feeds, for readings a plate
+ */
+export function broughtBy(
+  recipe: Told,
+  lines: readonly ReadLine[],
+  settings: ReadSettings,
+  servings: number,
+): ReadLine[] {
+  const scan = scanOf(recipe, lines, settings, servings);
+  const { sentences } = scan;
   let asked: { source: Source; s: Sentence } | null = null;
   for (const { source, sentence: s } of sentences) {
     // "Salt? Not needed."

@@ -8,7 +8,7 @@ import { FATS, OTHER_MEDIUM, TASTING } from './kinds';
 import { type Scan, type Source, foodsOf, lineOf, textOf, usual } from './scan';
 
 /** Whether another medium than fat is said near a deed: "in a dry pan", "in a splash of water". */
-function otherMedium(s: Sentence, c: ClauseSpan): boolean {
+export function otherMedium(s: Sentence, c: ClauseSpan): boolean {
   const at = s.clauses.indexOf(c);
   const next = s.clauses[at + 1];
   const end =
