@@ -17,8 +17,8 @@ import { ProtocolFile } from '../src/core/protocol/schema';
 import { BeliefFile, CautionFile } from '../src/core/caution/schema';
 import { LabelNames } from '../src/core/label/schema';
 import { PreparationFile, YieldFile } from '../src/core/prepare/schema';
-import { MethodFile } from '../src/core/read/schema';
 import { StepWordsFile, VerbFile } from '../src/core/step/schema';
+import { StepsSchema } from '../src/core/steps/schema';
 import { AdditionRow, FlavourFile, StarterRow, SwapFile } from '../src/core/swap/schema';
 import { demo } from './content-demo';
 import { fail, out, root, write, yaml } from './content-files';
@@ -150,22 +150,19 @@ for (const [id, verb] of Object.entries(verbs.verbs)) {
       fail(`verbs.yaml, ${id}`, `"${tool}" is no tool of step-words.yaml`);
 }
 write('verbs', verbs);
-write('method', yaml('method.yaml', MethodFile));
 const swapFile = swaps(ids);
 write('swaps', swapFile);
 write('label-names', yaml('label-names.yaml', LabelNames));
 write('demo', demo(ids, new Set(swapFile.swaps.map((s) => s.id))));
-writeFileSync(
-  path.resolve(root, '../public/schema/audit-1.json'),
-  `${JSON.stringify(z.toJSONSchema(AuditSchema), null, 2)}\n`,
-);
 // the solver's WASM is served by the app itself
 copyFileSync(
   path.join(path.dirname(createRequire(__filename).resolve('highs')), 'highs.wasm'),
   path.resolve(root, '../public/highs.wasm'),
 );
-writeFileSync(
-  path.resolve(root, '../public/schema/adaptation-1.json'),
-  `${JSON.stringify(z.toJSONSchema(AdaptationSchema), null, 2)}\n`,
-);
+const published = { 'audit-1': AuditSchema, 'adaptation-1': AdaptationSchema, 'steps-1': StepsSchema };
+for (const [name, schema] of Object.entries(published))
+  writeFileSync(
+    path.resolve(root, `../public/schema/${name}.json`),
+    `${JSON.stringify(z.toJSONSchema(schema), null, 2)}\n`,
+  );
 process.stderr.write(`content: ${table.foods.length} foods compiled\n`);

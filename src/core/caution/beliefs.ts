@@ -3,7 +3,7 @@ import { AT, type Field } from '@/core/food/nutrients';
 import { showRange } from '@/core/format/figures';
 import { sumBounds } from '@/core/range/bounds';
 import { over, type Range } from '@/core/range/range';
-import { negated } from '@/core/read/clauses';
+import { negated } from '@/core/step/negated';
 import type { ReadLine } from '@/core/read/types';
 import type { BeliefFile } from './schema';
 

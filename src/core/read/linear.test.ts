@@ -110,8 +110,10 @@ function grows(of: (n: number) => string, read: (text: string) => void): string 
   read(of(500));
   const base = Math.max(took(1000), took(1000), 20);
   for (const times of [4, 16, 64]) {
-    const ms = took(1000 * times);
-    if (ms > base * times * 3 && ms > 400)
+    let ms = took(1000 * times);
+    // somebody else's work on the machine is not this text's: once more, and twice as much room
+    if (ms > base * times * 6) ms = Math.min(ms, took(1000 * times));
+    if (ms > base * times * 6 && ms > 400)
       return `${times} times the length took ${Math.round(ms)} ms, 1000 characters ${Math.round(base)}`;
   }
   return null;

@@ -1,7 +1,7 @@
 import type { Larder } from '@/core/food/larder';
 import { tokens } from '@/core/food/tokens';
 import { readLineWords, type FoodWords, type LineWords } from '@/core/recipe/line';
-import { negated } from './clauses';
+import { negated } from '@/core/step/negated';
 import { find, fromCan, NOTHING, type Found } from './food-of';
 
 /** What is done to a food on its own line with another food. */
