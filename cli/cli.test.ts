@@ -5,6 +5,7 @@ import path from 'node:path';
 import { AdaptationSchema } from '../src/core/adapt/schema';
 import { AuditSchema } from '../src/core/audit/schema';
 import { LabelSchema } from '../src/core/label/schema';
+import { StepsSchema } from '../src/core/steps/schema';
 
 const root = path.resolve(__dirname, '..');
 const folder = mkdtempSync(path.join(tmpdir(), 'dulvet-'));
@@ -26,6 +27,28 @@ const within = file('within.txt', 'Plain pot\nServes 4\n\n1 kg potatoes\n200 g c
 const over = file('over.md', '# Oily pot\n\nServes 4\n\n- 3 tbsp olive oil\n- 1 kg potatoes\n');
 const odd = file('odd.txt', 'Odd pot\nServes 4\n\n1 kg potatoes\n2 cups gronk\n');
 const binary = file('picture.bin', Buffer.from([0x89, 0x50, 0, 0, 1, 2, 3]));
+
+describe('dulvet steps', () => {
+  test('as JSON, by its schema, for several files', () => {
+    const pot = file(
+      'pot.txt',
+      'Pot\nServes 2\n\n2 onions\n\nMethod\nBake the onions at 350°F for 1 hour.\n',
+    );
+    const { status, stdout } = dulvet(['steps', pot, within, '--json']);
+    expect(status).toBe(0);
+    const read = StepsSchema.parse(JSON.parse(stdout));
+    expect(read.recipes.map((r) => r.source)).toEqual([pot, within]);
+    const bake = read.recipes[0]?.steps[0]?.clauses[0];
+    expect(bake).toMatchObject({ action: 'bake', polarity: 'do', minutes: { best: 60 } });
+    expect(bake?.foods.map((f) => f.lines)).toEqual([[0]]);
+  });
+  test('what cannot be read is said, and the rest is read', () => {
+    const { status, stdout, stderr } = dulvet(['steps', binary, within]);
+    expect(status).toBe(2);
+    expect(stderr).toContain('picture.bin, line 1');
+    expect(stdout).toContain('Plain pot');
+  });
+});
 
 describe('dulvet adapt', () => {
   test('0 with a plan whose text is within; --json is the contract’s adaptation', () => {

@@ -218,6 +218,16 @@ describe('plans', () => {
     expect(plans).toEqual([]);
     expect(infeasible?.because).toContain('gronk');
   });
+  test('a name that promised what went out says so, and its audit believes it', () => {
+    const { plans } = run(
+      'Lock noodles with walnut sauce\nServes 4\n\n1 kg potatoes\n100 g walnuts\n200 g spinach\n\nMethod\nBoil the potatoes. Scatter the walnuts and spinach over.',
+      [{ protocol: of('heart-strict') }],
+    );
+    const [plan] = plans;
+    expect(plan?.text.split('\n')[0]).toBe('Lock noodles with walnut sauce (made without walnut)');
+    expect(plan?.changes.at(-1)).toMatchObject({ swap: 'name', departure: 0 });
+    expect(['within', 'near']).toContain(plan?.after.verdict);
+  });
   test('it fits its schema', () => {
     const a = run(oily, [{ protocol: of('heart-strict') }]);
     expect(AdaptationSchema.parse(JSON.parse(JSON.stringify(a)))).toEqual(JSON.parse(JSON.stringify(a)));

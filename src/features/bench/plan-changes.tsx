@@ -2,6 +2,9 @@ import type { Plan } from '@/core/adapt/schema';
 import type { FlavourReport } from '@/core/swap/flavour';
 import { Keeps } from './keeps';
 
+/** Changes of how many it feeds and of its name: there is no line to keep. */
+const OF_NO_LINE = new Set(['portions', 'name']);
+
 /** One plan's changes, each with its technique, and a way to keep the line instead. */
 export function Changes({ plan, onLock }: { plan: Plan; onLock: (words: string) => void }) {
   return (
@@ -31,7 +34,7 @@ export function Changes({ plan, onLock }: { plan: Plan; onLock: (words: string) 
               Mind: {w}
             </p>
           ))}
-          {c.from && (
+          {c.from && !OF_NO_LINE.has(c.swap) && (
             <button
               type="button"
               onClick={() => onLock(c.from)}
