@@ -5,10 +5,16 @@ export const PREPARATION = new Set((rawWords as { preparation: string[] }).prepa
 
 const OR = /\s+(?:and\/or|or(?: else)?(?: use)?(?: substitute)?|\/)\s+|\s*\/\s*(?=[a-z])/;
 const NOT_OTHER =
-  /^(?:more|less|so|to taste|as needed|as required|other|your|any|similar|equivalent|a combination|both|a mix|until|about|use|whatever|leave|omit|not\b)/;
+  /^(?:the (?:ones?|kind|sort|type|same)\b|ones?\b|more|less|so|to taste|as needed|as required|other|your|any|similar|equivalent|a combination|both|a mix|until|about|use|whatever|leave|omit|not\b)/;
 /** What stands between the foods of one line. */
 export const AND =
   /\s+(?:and|&|\+)\s+|\s*&\s*|\s+(?:mixed|whisked|blended|combined|stirred|dissolved) (?:with|in|into)\s+(?=\d|half|an? )|\s+in\s+(?=(?:\d[\d/.½¼¾⅓⅔ ]*|[½¼¾⅓⅔]|an? )\s*(?:tbsp|tsp|tablespoons?|teaspoons?|cups?|ml|splash of|little)\b)/;
+
+/** "parsley if that's what's there": when it is used is no part of its name. */
+const withoutCondition = (words: string): string => {
+  const food = words.replace(/\s+(?:if|when|where|unless|whenever|depending|for)\b.*$/, '').trim();
+  return food || words.trim();
+};
 
 /**
  * "tahini or sunflower butter" → one food and an alternative; "salt and pepper" → two foods. What may be
@@ -24,7 +30,7 @@ export function splitAlternatives(text: string): {
     .map((p) => p.trim())
     .filter(Boolean);
   const [head = text, ...others] = pieces;
-  const alternatives = others.filter((o) => !NOT_OTHER.test(o));
+  const alternatives = others.filter((o) => !NOT_OTHER.test(o)).map(withoutCondition);
   return {
     together: head,
     first: head
@@ -44,7 +50,7 @@ export function noteAlternatives(notes: string): string[] {
         piece,
       );
     if (m?.[1] && !NOT_OTHER.test(m[1]) && !PREPARATION.has(m[1].trim().split(' ').at(-1) ?? ''))
-      found.push(m[1].trim());
+      found.push(withoutCondition(m[1]));
   }
   return found;
 }

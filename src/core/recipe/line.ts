@@ -51,7 +51,7 @@ const AND_A_HALF =
   /\b(an?|one|two|three|four|\d+)\s+((?:heaped|heaping|level|big|good|large|small|rounded)\s+)?(tablespoons?|teaspoons?|tbsps?|tsps?|cups?|mugs?|pints?|litres?|liters?|pounds?|kilos?|tins?|cans?|handfuls?|spoons?|spoonfuls?)\s+and\s+a\s+(half|quarter)\b/g;
 const TO_TASTE = /\b(?:or )?(?:to|for|as per) taste\b|\bto your taste\b|\bto your liking\b|\bor to taste\b/;
 const PLUS_MORE =
-  /[,(;+&]?\s*\b(?:plus|and|with) (?:a (?:little|bit|few|splash) )?(?:some )?(?:more|extra)\b([^)]*)\)?|,\s*(?:and )?extra (?:for|to)\b([^)]*)/;
+  /[,(;+&]?\s*\b(?:plus|and|with) (?:a (?:little|bit|few|splash) )?(?:some )?(?:more|extra)\b([^)]*)\)?|,\s*(?:and )?extra (?:for|to)\b([^)]*)|[,(]\s*(?:or )?more (?:if|to taste|as needed|when|as you)\b([^)]*)\)?/;
 const PURPOSE =
   /(?:,|\(|\s)\s*((?:for|to) (?:deep[- ]?frying|frying|shallow frying|fry|saut[eé]ing|cooking|cook|the pan|the skillet|browning|greasing|grease|oiling|brushing|brush|lining|spraying|the tin|the tray|drizzling|drizzle|finishing|finish|serving|serve|garnish(?:ing)?|sprinkling|sprinkle|dusting|topping|top|decorating|decorate|the (?:pasta |cooking )?water|pasta water|boiling|the pot|blanching|rolling|kneading))\b/;
 const EACH_OF = /^\s*(?:each(?: of)?|of each(?: of)?)\b(?:\s*:)?\s*(?=[a-zà-ÿ])/;

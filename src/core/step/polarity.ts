@@ -124,6 +124,16 @@ export function verbNegated({ tokens }: Sentence, c: ClauseSpan): boolean {
 export function isRemark(s: Sentence, c: ClauseSpan): boolean {
   if (s.label.length > 0 && REMARKS.has(s.label, 0, s.label.length) >= 0) return true;
   const at = s.clauses.indexOf(c);
+  // "my neighbour throws in a stock cube, I don't bother"
+  const next = s.clauses[at + 1];
+  if (
+    next &&
+    PRESENT_SUBJECTS.has(word(s.tokens, next.from)) &&
+    !PRESENT_SUBJECTS.has(word(s.tokens, c.from)) &&
+    NEGATORS.has(word(s.tokens, next.from + 1)) &&
+    (next.to - next.from <= 2 || ['bother', 'do'].includes(word(s.tokens, next.from + 2)))
+  )
+    return true;
   for (let k = at; k >= 0; k -= 1) {
     const own = s.clauses[k] as ClauseSpan;
     if (REMARKS.has(s.tokens, own.from, own.to) >= 0) return true;

@@ -159,7 +159,14 @@ function appositions(scan: Scan, s: Sentence): ReadonlySet<Named> {
   return out;
 }
 
+/** "320 kcal, 9 g fat per portion": what a portion holds, and nothing that goes in. */
+const FIGURES = new Set(['kcal', 'calories', 'kilojoules', 'kj', 'nutrition', 'macros']);
+
 function foodsIn(scan: Scan, source: Source, s: Sentence): void {
+  const figures =
+    [...s.label, ...s.tokens.slice(s.from, s.to)].some((t) => FIGURES.has(t.word)) &&
+    s.clauses.every((c) => !c.verb?.verb.brings);
+  if (figures) return;
   let skip: unknown = null;
   const said = appositions(scan, s);
   for (const c of s.clauses)

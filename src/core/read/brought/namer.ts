@@ -33,6 +33,8 @@ export function namerOf(larder: Larder): Namer {
       PREPOSITIONS.has(first.word)
     )
       return null;
+    // "three fat cloves of garlic": how big they are
+    if (first.word === 'fat' && MEASURED_BY.has(tokens[at + 1]?.normal ?? '')) return null;
     let phrase = '';
     const phrases: string[] = [];
     for (let n = 0; n < MOST_WORDS && at + n < to; n += 1) {
