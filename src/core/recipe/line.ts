@@ -45,6 +45,9 @@ const SIZE_OF =
 /** "a little avocado", "a bit of tofu": an amount not said; "a little splash of it" is one. */
 const A_LITTLE =
   /^\s*(?:just )?an? (?:(?:wee|tiny|little) )?(?:little|bit|touch|tad)(?: (?:bit|more|extra))?(?: of)?(?: the)? +(?=[a-z])/;
+/** "water the mushrooms soaked in": what a food was before is no part of its name. */
+const WAS =
+  /(?<=[a-z])\s+(?:(?:that|which) (?:the )?|the )[a-z]+(?: (?:was|were|have been|had been))? (?:soaked|cooked|boiled|steeped|simmered) in\b/;
 const FOR_PART = /\s+for (?:the|each) [a-z]+(?: [a-z]+)?\s*$/;
 /** "a tablespoon and a half of": one and a half of them. */
 const AND_A_HALF =
@@ -148,8 +151,10 @@ function furtherMeasure(words: string): Measure | null {
 function behindComma(prep: string): { measures: Measure[]; before: string; source: string } | null {
   for (const piece of prep.split(',')) {
     const words = piece.trim();
-    if (!/^(?:about |a |an |half|one|two|three|four|five|six|\d|½|¼|¾|⅓|⅔)/.test(words)) continue;
-    const r = new Reader(words, words);
+    if (!/^(?:(?:just |only )?(?:about |a |an |half|one|two|three|four|five|six|\d|½|¼|¾|⅓|⅔))/.test(words))
+      continue;
+    const amount = words.replace(/^(?:just|only)\s+/, '');
+    const r = new Reader(amount, amount);
     const found = readMeasures(r);
     if (found.measures.some((m) => m.unit !== null) && !r.text.slice(r.at).trim())
       return { measures: [...found.measures], before: '', source: prep };
@@ -189,6 +194,7 @@ export function readLineWords(line: string): LineWords {
   strip(TO_TASTE);
   strip(IF_ANY);
   strip(SIZE_OF);
+  strip(WAS);
   const little = A_LITTLE.exec(text);
   if (little && !readUnit(text, written, little[0].length)) strip(A_LITTLE);
   if (purpose) strip(PURPOSE);

@@ -100,7 +100,8 @@ class Parser {
       return;
     }
     const loose = this.lines.length === 0 && this.state !== 'method' ? servingsRow(stretch.text) : null;
-    if (loose) {
+    // "serves 2, three at a pinch" says more than its first number
+    if (loose && !(SAYS_SERVINGS.test(stretch.text) && this.servingsOf(stretch.text))) {
       this.takeServings(loose);
       this.notes.push(stretch);
       return;

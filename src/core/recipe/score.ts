@@ -22,8 +22,12 @@ export const startsWithAmount = remember((text: string): boolean => {
   return q !== null && !q.article;
 });
 /** True where a number and a unit open the words. */
+/** "about a litre", "a good 2 tbsp". */
+const LOOSELY =
+  /^(?:about|around|roughly|approx\.?|nearly|almost|just (?:under|over)|perhaps|maybe|a (?:good|scant|generous) (?=\d))\s+/;
+
 export const startsWithMeasure = remember((text: string): boolean => {
-  const lower = clean(text).toLowerCase();
+  const lower = clean(text).toLowerCase().replace(LOOSELY, '');
   const q = readQuantity(lower, 0);
   if (!q) return false;
   const at = q.end + (/^[\s(-]*/.exec(lower.slice(q.end))?.[0].length ?? 0);

@@ -63,7 +63,7 @@ export function servingsRow(row: string): ServingsWords | null {
 export function servingsInTitle(title: string): ServingsWords | null {
   const text = clean(title).toLowerCase();
   const m =
-    /(?:[,:(]|\s[-–—])\s*((?:\d{1,2}|one|two|three|four|five|six|seven|eight|ten|twelve)\b[^,:()]{0,30})\)?$/.exec(
+    /(?:[,:(]|\s[-–—])\s*(?:(?:enough )?for (?:the |us )?)?((?:\d{1,2}|one|two|three|four|five|six|seven|eight|ten|twelve)\b[^,:()]{0,30})\)?$/.exec(
       text,
     );
   return m?.[1] ? servingsRow(m[1]) : null;

@@ -126,12 +126,15 @@ export function isRemark(s: Sentence, c: ClauseSpan): boolean {
   const at = s.clauses.indexOf(c);
   // "my neighbour throws in a stock cube, I don't bother"
   const next = s.clauses[at + 1];
+  const saysAt = next
+    ? next.from + (['but', 'and', 'though'].includes(word(s.tokens, next.from)) ? 1 : 0)
+    : -1;
   if (
     next &&
-    PRESENT_SUBJECTS.has(word(s.tokens, next.from)) &&
+    PRESENT_SUBJECTS.has(word(s.tokens, saysAt)) &&
     !PRESENT_SUBJECTS.has(word(s.tokens, c.from)) &&
-    NEGATORS.has(word(s.tokens, next.from + 1)) &&
-    (next.to - next.from <= 2 || ['bother', 'do'].includes(word(s.tokens, next.from + 2)))
+    NEGATORS.has(word(s.tokens, saysAt + 1)) &&
+    (next.to - saysAt <= 2 || ['bother', 'do'].includes(word(s.tokens, saysAt + 2)))
   )
     return true;
   for (let k = at; k >= 0; k -= 1) {

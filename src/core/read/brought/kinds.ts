@@ -86,6 +86,9 @@ export const PROMISED = new Set([
   'chocolate',
 ]);
 
+/** Kinds that a limit on whole grain looks at, by any amount. */
+export const REFINED = new Set(['refined-grain', 'meat-stand-in', 'wheat-protein', 'flax-chia', 'seed']);
+
 export const CRUSTS = new Set(['pastry', 'crust', 'crumble', 'topping', 'crouton', 'breadcrumb']);
 
 /** What cooks make of other foods and call by the dairy word. */

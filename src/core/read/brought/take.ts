@@ -1,12 +1,23 @@
 import { foodById } from '@/core/food/table';
-import { unsaid } from '@/core/food/weigh';
+import { tokens } from '@/core/food/tokens';
+import { unsaid, type Weighed } from '@/core/food/weigh';
 import { type Range, range } from '@/core/range/range';
 import { type ClauseSpan, type Sentence } from '@/core/step/clauses';
 import { MADE, ORDINARY, STEP_WORDS } from '@/core/step/lexicon';
 import { polarityOf } from '@/core/step/polarity';
 import { isPart, refersTo } from '../refer';
 import { correctionOf } from '../types';
-import { BIBLIOGRAPHIC, COUNTS, CRUSTS, FATS, HARMLESS, LEAVES_FILM, PROMISED, YIELDS } from './kinds';
+import {
+  BIBLIOGRAPHIC,
+  COUNTS,
+  CRUSTS,
+  FATS,
+  HARMLESS,
+  LEAVES_FILM,
+  PROMISED,
+  REFINED,
+  YIELDS,
+} from './kinds';
 import { type Mention } from './mention';
 import { moreOf } from './more';
 import { type Scan, type Source, correctionKey, foodsOf, lineOf, usual } from './scan';
@@ -41,6 +52,27 @@ function isMade(scan: Scan, upTo: Sentence, words: readonly string[]): boolean {
   return false;
 }
 
+/** "swap the lentils for butter beans": as much of it as of what it stands for, about. */
+function inPlaceOf(scan: Scan, s: Sentence, c: ClauseSpan, m: Mention): Weighed | null {
+  if (m.polarity !== 'alternative') return null;
+  for (const f of foodsOf(s, c)) {
+    const food = f.from === m.from ? undefined : scan.larder.foodById(f.id);
+    if (!food) continue;
+    const words = tokens(textOfTokens(s, f.from, f.to));
+    const [at] = refersTo(food, words, true, scan.cover);
+    const grams = at === undefined ? null : scan.lines[at]?.foods[0]?.grams;
+    if (grams)
+      return { grams: range(0, grams.best, grams.high * 1.5), readings: ['in place of what the list holds'] };
+  }
+  return null;
+}
+
+const textOfTokens = (s: Sentence, from: number, to: number): string =>
+  s.tokens
+    .slice(from, to)
+    .map((t) => t.word)
+    .join(' ');
+
 /** Takes one food of a sentence in: as more of a listed line, as a line of its own, or not at all. */
 export function take(scan: Scan, source: Source, s: Sentence, c: ClauseSpan, m: Mention): void {
   const { cover, lines, out, servings } = scan;
@@ -50,6 +82,11 @@ export function take(scan: Scan, source: Source, s: Sentence, c: ClauseSpan, m: 
     return;
   }
   if (m.polarity === 'remark') return;
+  // "swap the lentils for butter beans": another of a kind that no limit looks at
+  if (m.polarity === 'alternative' && !m.stated && !COUNTS.has(m.food.kind) && !PROMISED.has(m.food.kind)) {
+    const plain = m.food.adds.length + m.food.might.length === 0 && !REFINED.has(m.food.kind);
+    if (plain) return;
+  }
   // "makes 24 cookies", "Yield: 24 cookies" say what it is, not what goes in
   const yields = [...s.label, ...s.tokens.slice(c.from, m.from)].some((t) => YIELDS.has(t.word));
   if (m.stated && yields && c.verb?.form !== 'base') return;
@@ -208,7 +245,8 @@ export function take(scan: Scan, source: Source, s: Sentence, c: ClauseSpan, m: 
       return;
     }
   }
-  const aside = grams === null && !m.stated ? unsaid(m.food, 'to serve', servings) : null;
+  const aside =
+    grams !== null || m.stated ? null : (inPlaceOf(scan, s, c, m) ?? unsaid(m.food, 'to serve', servings));
   out.push(
     lineOf(
       scan,
