@@ -4,7 +4,7 @@ import { unsaid, type Weighed } from '@/core/food/weigh';
 import { type Range, range } from '@/core/range/range';
 import { type ClauseSpan, type Sentence } from '@/core/step/clauses';
 import { MADE, ORDINARY, STEP_WORDS } from '@/core/step/lexicon';
-import { polarityOf } from '@/core/step/polarity';
+import { polarityOf, type Polarity } from '@/core/step/polarity';
 import { isPart, refersTo } from '../refer';
 import { correctionOf } from '../types';
 import {
@@ -54,10 +54,9 @@ function isMade(scan: Scan, upTo: Sentence, words: readonly string[]): boolean {
 
 /** "swap the lentils for butter beans": as much of it as of what it stands for, about. */
 function inPlaceOf(scan: Scan, s: Sentence, c: ClauseSpan, m: Mention): Weighed | null {
-  if (m.polarity !== 'alternative') return null;
   for (const f of foodsOf(s, c)) {
     const food = f.from === m.from ? undefined : scan.larder.foodById(f.id);
-    if (!food) continue;
+    if (!food || polarityOf(s, c, f.from, f.to) !== 'not') continue;
     const words = tokens(textOfTokens(s, f.from, f.to));
     const [at] = refersTo(food, words, true, scan.cover);
     const grams = at === undefined ? null : scan.lines[at]?.foods[0]?.grams;
@@ -245,8 +244,10 @@ export function take(scan: Scan, source: Source, s: Sentence, c: ClauseSpan, m: 
       return;
     }
   }
-  const aside =
-    grams !== null || m.stated ? null : (inPlaceOf(scan, s, c, m) ?? unsaid(m.food, 'to serve', servings));
+  const place = grams !== null || m.stated ? null : inPlaceOf(scan, s, c, m);
+  const aside = grams !== null || m.stated ? null : (place ?? unsaid(m.food, 'to serve', servings));
+  // a tip beside the method is another way to make it
+  const polarity: Polarity = place && source.step === null ? 'alternative' : m.polarity;
   out.push(
     lineOf(
       scan,
@@ -260,7 +261,7 @@ export function take(scan: Scan, source: Source, s: Sentence, c: ClauseSpan, m: 
         : m.read
           ? (m.read.foods[0]?.readings.join('; ') ?? '')
           : 'no amount is said',
-      m.polarity,
+      polarity,
     ),
   );
 }
