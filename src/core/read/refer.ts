@@ -1,3 +1,4 @@
+import { ADDED_KINDS, RICH_KINDS } from '@/core/food/kind-groups';
 import type { Food } from '@/core/food/table';
 import { isHarmless, tokens } from '@/core/food/tokens';
 import { MADE, STEP_WORDS, verbOf } from '@/core/step/lexicon';
@@ -59,26 +60,7 @@ export function coverOf(lines: readonly ReadLine[], title: string): Cover {
 }
 
 /** Kinds of which a word shared by chance would hide an offence: "butter beans" are no butter. */
-const OFFENDS = new Set([
-  'oil',
-  'solid-fat',
-  'animal-fat',
-  'salt',
-  'salty',
-  'sugar',
-  'syrup',
-  'animal-sugar',
-  'animal',
-  'stock',
-  'nut',
-  'seed',
-  'nut-butter',
-  'plant-dairy',
-  'coconut',
-  'olive',
-  'chocolate',
-  'alcohol',
-]);
+const OFFENDS = new Set<string>([...ADDED_KINDS, ...RICH_KINDS, 'animal', 'stock', 'seed', 'plant-dairy']);
 /** First words that describe many foods, so sharing one says nothing. */
 const DESCRIBES = new Set([
   'vegan',

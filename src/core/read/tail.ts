@@ -1,3 +1,4 @@
+import { ADDED_KINDS } from '@/core/food/kind-groups';
 import type { Larder } from '@/core/food/larder';
 import { tokens } from '@/core/food/tokens';
 import { readLineWords, type FoodWords, type LineWords } from '@/core/recipe/line';
@@ -41,18 +42,7 @@ const COUNTED = new RegExp(
 const ALONE =
   /,\s*((?:an? (?:little|drizzle of|splash of|bit of|pinch of|knob of) |some )?[a-z][a-z -]{2,28}?)\s*(?=,|;|$)/gi;
 /** Kinds that a cook adds in passing. */
-const SEASONS = new Set([
-  'oil',
-  'solid-fat',
-  'animal-fat',
-  'salt',
-  'salty',
-  'sugar',
-  'syrup',
-  'animal-sugar',
-  'condiment',
-  'stock',
-]);
+const SEASONS = new Set<string>([...ADDED_KINDS, 'condiment', 'stock']);
 
 /** A further amount behind a comma: "2 tbsp mayo, 3 tbsp of that sauce"; what it counts must be understood too. */
 const AMOUNT = new RegExp(

@@ -1,3 +1,4 @@
+import { ADDED_KINDS, RICH_KINDS } from '@/core/food/kind-groups';
 import { findFood, SURE } from '@/core/food/find';
 import { remember } from '@/core/memo';
 import { markerLength, stripMarkdown } from './clean';
@@ -123,24 +124,7 @@ const SECTION_WORDS =
 /** "dressing, in a jar" */
 const IN_A_VESSEL = /^[a-z ]{3,24}, in an? (?:jar|bowl|jug|cup|pan|blender)$/i;
 /** Kinds that are never taken for a heading: were they food, a limit would miss them. */
-const OFFENDS = new Set([
-  'oil',
-  'solid-fat',
-  'animal-fat',
-  'salt',
-  'salty',
-  'sugar',
-  'syrup',
-  'animal',
-  'animal-sugar',
-  'nut',
-  'nut-butter',
-  'coconut',
-  'olive',
-  'chocolate',
-  'alcohol',
-  'condiment',
-]);
+const OFFENDS = new Set<string>([...ADDED_KINDS, ...RICH_KINDS, 'animal', 'condiment']);
 const NEVER_FOOD =
   /^(?:(?:the|for the) )?(?:bowls?|assembly|toppings?|garnish(?:es)?|layers?|plates?|platter)$/i;
 

@@ -1,27 +1,17 @@
-export const FATS = new Set(['oil', 'solid-fat', 'animal-fat']);
+import { ADDED_KINDS, FAT_KINDS, RICH_KINDS } from '@/core/food/kind-groups';
+
+export const FATS = new Set<string>(FAT_KINDS);
 
 /** Kinds whose second amount in the method is more of it, not the same said again in another state. */
-export const COUNTS = new Set([
-  'oil',
-  'solid-fat',
-  'animal-fat',
-  'salt',
-  'salty',
-  'sugar',
-  'syrup',
-  'animal-sugar',
-  'nut',
+export const COUNTS = new Set<string>([
+  ...ADDED_KINDS,
+  ...RICH_KINDS,
   'seed',
-  'nut-butter',
   'stock',
   'condiment',
   'plant-dairy',
   'plant-milk',
-  'coconut',
   'juice',
-  'alcohol',
-  'chocolate',
-  'olive',
 ]);
 
 /** Kinds of which a little that nobody measured matters to no limit. */

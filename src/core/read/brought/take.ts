@@ -100,7 +100,7 @@ export function take(scan: Scan, source: Source, s: Sentence, c: ClauseSpan, m: 
   const first = found[0];
   if (source.names) {
     // a title promises; what the list holds in any form keeps the promise
-    const offends = PROMISED.has(m.food.kind);
+    if (!PROMISED.has(m.food.kind)) return;
     // "(made without peanut)" behind it
     const denied = s.clauses.some((x) =>
       foodsOf(s, x).some((f) => f.id === m.food.id && polarityOf(s, x, f.from, f.to) === 'not'),
@@ -110,7 +110,7 @@ export function take(scan: Scan, source: Source, s: Sentence, c: ClauseSpan, m: 
       found.length > 0 ||
       cover.lines.some((l) => m.words.some((w) => l.words.has(w))) ||
       out.some((l) => l.foods.some((f) => f.food?.id === m.food.id));
-    if (!offends || kept) return;
+    if (kept) return;
     const guess = FATS.has(m.food.kind) ? usual('drizzle', servings) : null;
     out.push(
       lineOf(
