@@ -118,7 +118,7 @@ export function programme(
   ];
   const people = diners.flatMap((d): AdaptDiner[] => {
     const dish = dishOf(read, d.plate);
-    const complete = isComplete(dish) ? dish : { ...dish, lines: dish.lines.map((l) => l ?? []) };
+    const complete = isComplete(dish) ? dish : { ...dish, lines: dish.lines.map((l) => l ?? []), ends: [] };
     return [{ protocol: d.protocol, allergens: d.allergens ?? [], dish: complete, role }];
   });
   const forced = new Set(read.lines.flatMap((l, i) => (options.forced?.includes(l.line.text) ? [i] : [])));

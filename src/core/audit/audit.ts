@@ -9,7 +9,7 @@ import { gramsTogether } from '@/core/read/corners';
 import { widestGrams } from '@/core/read/line';
 import type { ReadFood, ReadLine, ReadRecipe } from '@/core/read/types';
 import { deciding } from './deciding';
-import { dishOf, isComplete, type CompleteDish, type Dish } from './dish';
+import { dishOf, isComplete, type CompleteDish } from './dish';
 import { headroom, inSpoons, lessOf } from './headroom';
 import { contribution, per100g, perServing, totals } from './figures';
 import { findingsOf } from './findings';
@@ -80,9 +80,10 @@ function auditLine(line: ReadLine, findings: readonly Finding[], energy: Range |
 }
 
 const NO_FIGURES = Object.fromEntries(
-  Object.keys(totals({ lines: [], yields: [], potassium: [], servings: exact(1), potG: null })).map(
-    (name) => [name, null],
-  ),
+  Object.keys(totals({ lines: [], yields: [], servings: exact(1), potG: null, ends: [] })).map((name) => [
+    name,
+    null,
+  ]),
 ) as RecipeAudit['per100g'];
 
 export interface AuditOptions {
@@ -124,24 +125,35 @@ const lessIn = (
     keep,
   }));
 
+/** A recipe in which all that is optional or served beside is eaten, or nothing of it. */
+function variantOf(read: ReadRecipe, id: 'with' | 'without'): ReadRecipe {
+  const lines = read.lines.map((l) => {
+    if (!(l.optional || l.assumed)) return l;
+    if (id === 'without') return { ...l, corners: NOTHING_AT_ALL };
+    // its last corner is nothing at all: the others are what it brings where it is eaten
+    const eaten = l.corners?.filter((c) => c.some((v) => v !== 0)) ?? null;
+    return eaten && eaten.length > 0 ? { ...l, corners: eaten } : l;
+  });
+  return { ...read, lines, ends: read.ends.map((end) => variantOf(end, id)) };
+}
+
 /** The dish with all that is optional or served beside, and without it. */
-function variantsOf(read: ReadRecipe, dish: Dish, protocol: Protocol, role: RoleId): RecipeAudit['variants'] {
+function variantsOf(
+  read: ReadRecipe,
+  plate: number,
+  protocol: Protocol,
+  role: RoleId,
+): RecipeAudit['variants'] {
   const loose = read.lines.filter((l) => l.optional || l.assumed);
   if (loose.length === 0) return [];
   return (['with', 'without'] as const).map((id) => {
-    const lines = read.lines.map((l, i) => {
-      if (!(l.optional || l.assumed)) return dish.lines[i] ?? null;
-      if (id === 'without') return NOTHING_AT_ALL;
-      // its last corner is nothing at all: the others are what it brings where it is eaten
-      const eaten = l.corners?.filter((c) => c.some((v) => v !== 0)) ?? null;
-      return eaten && eaten.length > 0 ? eaten : l.corners;
-    });
-    const limits = protocol.limits.map((limit) => judgeLimit(limit, role, { ...dish, lines }));
+    const dish = dishOf(variantOf(read, id), plate);
+    const limits = protocol.limits.map((limit) => judgeLimit(limit, role, dish));
     return {
       id,
       lines: loose.map((l) => l.line.text),
       verdict: worst(
-        lines.some((l) => l === null)
+        dish.lines.some((l) => l === null)
           ? [...limits.map((l) => l.verdict), 'unknown']
           : limits.map((l) => l.verdict),
       ),
@@ -191,7 +203,7 @@ export function auditRecipe(read: ReadRecipe, protocol: Protocol, options: Audit
       ],
     })),
     total,
-    perServing: perServing(total, servings),
+    perServing: perServing(dish, total),
     per100g: options.per100g === false ? NO_FIGURES : per100g(dish, total),
     limits,
     allergens: [...allergens.allergens],
@@ -199,7 +211,7 @@ export function auditRecipe(read: ReadRecipe, protocol: Protocol, options: Audit
       because,
       allergens: which && [...which],
     })),
-    variants: variantsOf(read, dish, protocol, role),
+    variants: variantsOf(read, options.plate ?? 1, protocol, role),
     cautions: cautionsOf(read, role),
     notAdapted: whyNotAdapted(read),
     headroom: options.headroom && complete ? roomIn(protocol, role, complete) : null,

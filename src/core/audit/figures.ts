@@ -1,6 +1,6 @@
 import { AT, TABLE_FIELDS, type Field } from '@/core/food/nutrients';
 import { ratioBounds, shareBounds, sumBounds, type Corners } from '@/core/range/bounds';
-import { eatenG, in100g, isComplete, potassiumMg, type CompleteDish, type Dish } from './dish';
+import { eatenG, in100g, isComplete, overEnds, type CompleteDish, type Dish } from './dish';
 import { exact, over, range, scale, type Range } from '@/core/range/range';
 import type { Contribution, Nutrients } from './schema';
 
@@ -29,27 +29,32 @@ export function totals(dish: Dish): Nutrients {
     for (const name of AMOUNTS) out[name] = null;
     return { ...out, fatSharePercent: null, sodiumMgPerKcal: null, energyDensityKcalPer100G: null };
   }
-  for (const name of TABLE_AMOUNTS) out[name] = known(sumBounds(dish.lines, AT[name]));
-  out.potassiumMg = known(potassiumMg(dish));
+  for (const name of AMOUNTS) out[name] = overEnds(dish, (d) => amountIn(d, name));
   const ratios: Ratios = {
-    fatSharePercent: ratioBounds(dish.lines, AT.fatKcal, AT.energyKcal, 100),
-    sodiumMgPerKcal: ratioBounds(dish.lines, AT.sodiumMg, AT.energyKcal),
-    energyDensityKcalPer100G: in100g(dish, 'energyKcal'),
+    fatSharePercent: overEnds(dish, (d) => ratioBounds(d.lines, AT.fatKcal, AT.energyKcal, 100)),
+    sodiumMgPerKcal: overEnds(dish, (d) => ratioBounds(d.lines, AT.sodiumMg, AT.energyKcal)),
+    energyDensityKcalPer100G: overEnds(dish, (d) => in100g(d, 'energyKcal')),
   };
-  return {
-    ...out,
-    weightG: eatenG(dish),
-    weightInG: known(sumBounds(dish.lines, AT.weightG)),
-    ...ratios,
-  };
+  return { ...out, ...ratios };
 }
 
+/** An amount of the whole dish; null where it is not known. */
+const amountIn = (dish: CompleteDish, name: (typeof AMOUNTS)[number]): Range | null =>
+  name === 'weightG'
+    ? eatenG(dish)
+    : known(sumBounds(dish.lines, name === 'weightInG' ? AT.weightG : AT[name]));
+
 /** Figures of one serving. The amounts divide by the servings, the ratios stay. */
-export function perServing(total: Nutrients, servings: Range): Nutrients {
+export function perServing(dish: Dish, total: Nutrients): Nutrients {
   const out = { ...total } as Mutable<Nutrients>;
   for (const name of AMOUNTS) {
     const value = total[name];
-    out[name] = value ? over(value, servings) : null;
+    if (!isComplete(dish) || dish.ends.length === 0) out[name] = value ? over(value, dish.servings) : null;
+    else
+      out[name] = overEnds(dish, (d) => {
+        const whole = amountIn(d, name);
+        return whole && over(whole, d.servings);
+      });
   }
   return out;
 }
@@ -58,9 +63,9 @@ export function perServing(total: Nutrients, servings: Range): Nutrients {
 export function per100g(dish: Dish, total: Nutrients): Nutrients {
   const out = { ...total } as Mutable<Nutrients>;
   const whole = isComplete(dish) ? dish : null;
-  for (const name of TABLE_AMOUNTS) out[name] = whole ? in100g(whole, name) : null;
+  for (const name of TABLE_AMOUNTS) out[name] = whole ? overEnds(whole, (d) => in100g(d, name)) : null;
   out.weightG = whole ? exact(100) : null;
-  out.weightInG = whole ? ratioWeights(whole) : null;
+  out.weightInG = whole ? overEnds(whole, ratioWeights) : null;
   return out;
 }
 

@@ -22,9 +22,9 @@ export interface FoodLimit {
 const plateOf = (food: Food, grams: number): Dish => ({
   lines: [cornersOfLine([{ food, grams: exact(grams), sodium: [1, 1, 1] }], false)],
   yields: [exact(1)],
-  potassium: [exact(1)],
   servings: exact(1),
   potG: null,
+  ends: [],
 });
 
 /** Grams of a food until its amount of one component reaches a bound. */

@@ -41,7 +41,6 @@ const withMore = (d: CompleteDish, food: Food, grams: number): CompleteDish => (
   ...d,
   lines: [...d.lines, cornersOfLine([{ food, grams: exact(grams), sodium: [1, 1, 1] }], false)],
   yields: [...d.yields, exact(1)],
-  potassium: [...d.potassium, exact(1)],
 });
 const fits = (d: CompleteDish, protocol: Protocol) =>
   protocol.limits.every((l) => ['within', 'near'].includes(judgeLimit(l, 'main', d).verdict));

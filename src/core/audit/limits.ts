@@ -3,7 +3,7 @@ import { shareOf, type Limit, type RoleId } from '@/core/protocol';
 import { partOfLimit } from '@/core/protocol/part';
 import { ratioBounds, sumBounds } from '@/core/range/bounds';
 import { over, type Range } from '@/core/range/range';
-import { in100g, isComplete, knownPart, type CompleteDish, type Dish } from './dish';
+import { in100g, isComplete, knownPart, overEnds, type CompleteDish, type Dish } from './dish';
 import type { AuditLimit, Verdict } from './schema';
 
 /** Close to a limit without an aim of its own: the last seventh on its good side. */
@@ -53,9 +53,12 @@ function ratioOf(limit: Limit, dish: CompleteDish): Range | null {
 
 /** A limit's value over the lines that are known, and whether all are. */
 export function valueOf(limit: Limit, dish: Dish): { value: Range | null; atLeast: number | null } {
-  if (!isAmount(limit)) return { value: isComplete(dish) ? ratioOf(limit, dish) : null, atLeast: null };
-  const sum = over(sumBounds(knownPart(dish).lines, partOfLimit(limit)), dish.servings);
-  if (Number.isNaN(sum.low)) return { value: null, atLeast: null };
+  if (!isAmount(limit)) {
+    const ratio = isComplete(dish) ? overEnds(dish, (d) => ratioOf(limit, d)) : null;
+    return { value: ratio, atLeast: null };
+  }
+  const sum = overEnds(knownPart(dish), (d) => over(sumBounds(d.lines, partOfLimit(limit)), d.servings));
+  if (!sum || Number.isNaN(sum.low)) return { value: null, atLeast: null };
   return isComplete(dish) ? { value: sum, atLeast: null } : { value: null, atLeast: sum.low };
 }
 

@@ -24,6 +24,22 @@ export interface Linear {
   readonly perGram: (food: Food) => number;
 }
 
+/**
+ * Worst value of each line whatever number of plates the dish is for. Of an amount on a plate the few are the worst
+ * (of a least the many); a share is bounded line by line, which is no less than the truth.
+ */
+function worstOfEnds(
+  dish: CompleteDish,
+  linesOf: (dish: CompleteDish) => readonly number[],
+  end: 'few' | 'many' | 'either',
+): readonly number[] {
+  const own = linesOf(dish);
+  const [few, many] = dish.ends.map(linesOf);
+  if (!few || !many || few.length !== own.length || many.length !== own.length) return own;
+  if (end !== 'either') return end === 'few' ? few : many;
+  return own.map((v, i) => Math.max(v, few[i] as number, many[i] as number));
+}
+
 /** The linear form of a limit in a dish; exact, for every line's worst corner is its own. */
 export function linearOf(limit: Limit, role: RoleId, dish: CompleteDish): Linear {
   const part = partOfLimit(limit);
@@ -42,9 +58,10 @@ export function linearOf(limit: Limit, role: RoleId, dish: CompleteDish): Linear
     if (weighed) return Math.max(...line.map((c) => value(c, 0)));
     return Math.max(...line.flatMap((c) => [value(c, low), value(c, high)]));
   };
+  const linesOf = (d: CompleteDish) => d.lines.map((line, i) => worst(line, d.yields[i] ?? exact(1)));
   return {
     worst,
-    lines: dish.lines.map((line, i) => worst(line, dish.yields[i] ?? exact(1))),
+    lines: worstOfEnds(dish, linesOf, amount ? (sign > 0 ? 'few' : 'many') : 'either'),
     // the fewest plates make the most of it on each, the most plates the least
     constant: amount
       ? sign * bound * (sign > 0 ? dish.servings.low : dish.servings.high)

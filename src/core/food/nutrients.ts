@@ -52,6 +52,17 @@ export const FIELDS = [
 
 export type Field = (typeof FIELDS)[number];
 
+/**
+ * Components that are parts of others, which a limit may leave out of them: half of the sodium in fermented soy. Where
+ * only bounds are known they move apart from what they are part of.
+ */
+export const PARTS: ReadonlySet<Field> = new Set<Field>([
+  'fermentedSodiumMg',
+  'tableSodiumMg',
+  'avocadoG',
+  'unrefinedSweetG',
+]);
+
 /** Position of each component in a vector. */
 export const AT = Object.fromEntries(FIELDS.map((name, index) => [name, index])) as Record<Field, number>;
 
@@ -71,4 +82,27 @@ export function summed(vectors: readonly Float64Array[]): Float64Array {
   for (const vector of vectors)
     for (let i = 0; i < out.length; i += 1) out[i] = (out[i] as number) + (vector[i] as number);
   return out;
+}
+
+/** Fields that divide, and those that are taken away: each moves by itself, all others together. */
+const APART: readonly ((name: Field) => boolean)[] = [
+  (name) => name === 'energyKcal',
+  (name) => name === 'weightG',
+  (name) => PARTS.has(name),
+];
+
+/**
+ * Corners of a box of bounds, so many that every limit finds its extreme among them: a limit looks at one component,
+ * or at one less its parts, against energy, weight or nothing. Wider than the truth where components hang together.
+ */
+export function outerCorners(low: Float64Array, high: Float64Array): Float64Array[] {
+  const moves = APART.filter((is) =>
+    FIELDS.some((name, i) => is(name) && (low[i] as number) !== (high[i] as number)),
+  );
+  return Array.from({ length: 2 ** (moves.length + 1) }, (_, bits) =>
+    Float64Array.from(low, (value, i) => {
+      const own = moves.findIndex((is) => is(FIELDS[i] as Field)) + 1;
+      return (bits >> own) & 1 ? (high[i] as number) : value;
+    }),
+  );
 }

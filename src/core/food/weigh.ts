@@ -11,6 +11,8 @@ type Three = readonly [number, number, number];
 export interface Weighed {
   readonly grams: Range;
   readonly readings: readonly string[];
+  /** The grams go by the number of plates. */
+  readonly byPlate?: boolean;
 }
 
 const US_CUP_ML = 236.588;
@@ -255,5 +257,6 @@ export function unsaid(food: Food, purpose: string | null, servings: number): We
   return {
     grams: range(low * servings, best * servings, high * servings),
     readings: [`no amount: ${rule.why}`],
+    byPlate: true,
   };
 }

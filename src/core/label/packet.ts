@@ -1,6 +1,6 @@
 import { allergensNamed } from '@/core/allergen/allergen';
 import { findFood, SURE } from '@/core/food/find';
-import { AT, FIELDS, TABLE_FIELDS, zeros, type Field } from '@/core/food/nutrients';
+import { AT, FIELDS, outerCorners, TABLE_FIELDS, zeros, type Field } from '@/core/food/nutrients';
 import { CLASSES } from '@/core/food/schema';
 import { carbohydrateKcal, CLASS_FIELD, foodById, kindLabel, type Food } from '@/core/food/table';
 import { readLineWords } from '@/core/recipe/line';
@@ -132,19 +132,11 @@ function boundsOf(label: Label): Record<Field, Three> {
 
 const LEFT_OUT: ReadonlySet<Field> = new Set(['fermentedSodiumMg', 'unrefinedSweetG', 'avocadoG']);
 
-/**
- * The corners of a product per gram. Every limit looks at one component, or at one against energy, so
- * energy at its ends crossed with all others at theirs reaches every extreme that a limit can ask for.
- */
-function spreadOf(bounds: Record<Field, Three>): Float64Array[] {
-  const at = (energy: 0 | 2, others: 0 | 2) => {
-    const v = zeros();
-    for (const name of FIELDS)
-      v[AT[name]] = bounds[name][name === 'energyKcal' || name === 'nova4Kcal' ? energy : others];
-    return v;
-  };
-  return [at(0, 0), at(0, 2), at(2, 0), at(2, 2)];
-}
+/** The corners of a product per gram. */
+const spreadOf = (bounds: Record<Field, Three>): Float64Array[] => {
+  const at = (end: 0 | 2) => Float64Array.from(FIELDS, (name) => bounds[name][end]);
+  return outerCorners(at(0), at(2));
+};
 
 /** Cups, spoons, pieces and packets that the label itself weighs: "Serving size 2 tbsp (32 g)", "Net weight 400 g". */
 function portionsOf(text: string): Food['portions'] {

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { FIELDS, type Field } from '@/core/food/nutrients';
+import { FIELDS, PARTS, type Field } from '@/core/food/nutrients';
 
 /** What a limit is measured against. */
 export const PER = ['energy', 'kcal', '1000kcal', '100g', 'day', 'serving'] as const;
@@ -43,6 +43,8 @@ export const Limit = z
       refuse('a share of energy needs something measured in kcal');
     if (l.bound === 'least' && l.limit === 0) refuse('a least of nothing asks for nothing');
     if (l.minus && l.of in l.minus) refuse('it takes itself away');
+    for (const name of Object.keys(l.minus ?? {}) as Field[])
+      if (!PARTS.has(name) || PARTS.has(l.of)) refuse(`${name} cannot be left out of ${l.of}`);
   });
 export type Limit = z.infer<typeof Limit>;
 

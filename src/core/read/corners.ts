@@ -1,4 +1,4 @@
-import { AT, scaled, summed, zeros } from '@/core/food/nutrients';
+import { AT, outerCorners, scaled, summed, zeros } from '@/core/food/nutrients';
 import { naturalSpread } from '@/core/food/natural';
 import type { Food } from '@/core/food/table';
 import { add, type Range } from '@/core/range/range';
@@ -45,27 +45,21 @@ export function cornersOfLine(options: readonly Option[], optional: boolean): Co
   return out;
 }
 
-/** Corners of two foods of one line that both go in: every pair of theirs. */
+/** Pairs beyond which only the ends of what several foods of one line bring are kept. */
+const MOST_PAIRS = 512;
+
+/** Corners of two foods of one line that both go in: every pair of theirs, for each is what it is by itself. */
 export function together(a: Corners, b: Corners): Corners {
-  const out: Float64Array[] = [];
-  for (const x of a) for (const y of b) out.push(summed([x, y]));
-  return out.length > 64 ? boxed(a, b) : out;
+  if (a.length * b.length > MOST_PAIRS) return boxed(a, b);
+  return a.flatMap((x) => b.map((y) => summed([x, y])));
 }
 
-/**
- * Too many pairs: the component-wise ends of both. Wider than the truth, so nothing is called within
- * that is not.
- */
+/** Too many pairs: a box around both. Wider than the truth, so nothing is called within that is not. */
 function boxed(a: Corners, b: Corners): Corners {
   const best = summed([a[0] as Float64Array, b[0] as Float64Array]);
-  const low = zeros();
-  const high = zeros();
-  for (let i = 0; i < best.length; i += 1) {
-    const of = (c: Corners) => c.map((v) => v[i] as number);
-    low[i] = Math.min(...of(a)) + Math.min(...of(b));
-    high[i] = Math.max(...of(a)) + Math.max(...of(b));
-  }
-  return [best, low, high];
+  const ends = (pick: (...values: number[]) => number) =>
+    best.map((_, i) => pick(...a.map((v) => v[i] as number)) + pick(...b.map((v) => v[i] as number)));
+  return [best, ...outerCorners(ends(Math.min), ends(Math.max))];
 }
 
 /** Grams of several foods of one line together. */

@@ -16,6 +16,7 @@ import { correctionOf, type ReadFood, type ReadLine, type ReadSettings } from '.
 interface Item {
   readonly read: ReadFood;
   readonly options: readonly Option[] | null;
+  readonly byPlate: boolean;
 }
 
 const PIECE_ONLY_ARTICLE = (words: FoodWords) =>
@@ -33,7 +34,8 @@ function readFood(
 ): Item {
   const { food, confidence, candidates } = found;
   const base = { text: words.food, phrase: found.phrase, food, confidence, candidates, cycle: found.cycle };
-  if (!food) return { read: { ...base, grams: null, readings: [], might: [] }, options: null };
+  if (!food)
+    return { read: { ...base, grams: null, readings: [], might: [] }, options: null, byPlate: false };
   const amountOf = (f: Food): Weighed | null => {
     const weighed = weigh(words, f, settings.measures);
     if (weighed) return weighed;
@@ -43,6 +45,7 @@ function readFood(
   const one = amountOf(food);
   const everyone = line.perHead && words.measures.some((m) => m.stated || m.unit !== null);
   const main = one && everyone ? { ...one, grams: scale(one.grams, servings) } : one;
+  let byPlate = everyone || one?.byPlate === true || line.plusMore !== null;
   const readings: string[] = [...(main?.readings ?? []), ...(everyone ? [`for each of ${servings}`] : [])];
   // an amount that is said is not all eaten where it goes into the water
   const purpose = words.measures.length > 0 && line.purpose ? `, ${line.purpose}` : '';
@@ -69,6 +72,7 @@ function readFood(
     for (const other of might) {
       const single = amountOf(other);
       const weighed = single && everyone ? { ...single, grams: scale(single.grams, servings) } : single;
+      byPlate ||= single?.byPlate === true;
       // a food that cannot be measured this way is not what the words mean
       if (weighed)
         options.push({
@@ -86,7 +90,11 @@ function readFood(
   if (line.plusMore !== null && first && main && first.grams.high > main.grams.high)
     readings.push(`“${line.plusMore}”: more goes in`);
   const grams: Range | null = first ? first.grams : null;
-  return { read: { ...base, grams, readings, might: others }, options: options.length > 0 ? options : null };
+  return {
+    read: { ...base, grams, readings, might: others },
+    options: options.length > 0 ? options : null,
+    byPlate,
+  };
 }
 
 /** "plus more for dusting", "or to taste": what else may go in. */
@@ -261,6 +269,7 @@ export function readLine(line: SourceLine, settings: ReadSettings, servings: num
     toTaste: words.toTaste,
     corrected: correction?.foodId !== undefined || correction?.grams !== undefined,
     role: correction?.role ?? null,
+    byPlate: [...items, ...altItems].some((i) => i.byPlate),
     nothing,
     corners,
     missing: missing ?? (altMissing ? (altItems.some((a) => !a.read.food) ? 'food' : 'amount') : null),
@@ -270,6 +279,7 @@ export function readLine(line: SourceLine, settings: ReadSettings, servings: num
 /** The cook said which food it is: nothing else is meant. */
 function settled(item: Item): Item {
   return {
+    ...item,
     read: {
       ...item.read,
       might: [],
@@ -289,6 +299,7 @@ function weighed(item: Item, grams: number): Item {
   return {
     read: { ...item.read, grams: exact(grams), readings: [...item.read.readings, `you said ${grams} g`] },
     options: kept.map((o) => ({ ...o, grams: exact(grams) })),
+    byPlate: false,
   };
 }
 

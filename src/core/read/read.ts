@@ -101,8 +101,19 @@ export function readRecipe(recipe: Recipe, settings: ReadSettings): ReadRecipe {
     : readWhole(recipe, settings);
 }
 
+/** Reads for the likeliest number of plates, and for the ends of it where amounts go by the plate. */
 function readWhole(recipe: Recipe, settings: ReadSettings): ReadRecipe {
-  const servings = readServings(recipe, settings.servings);
+  const read = readFor(recipe, settings, readServings(recipe, settings.servings));
+  const { range: plates } = read.servings;
+  if (plates.low === plates.high || !read.lines.some((l) => l.byPlate)) return read;
+  const ends = [plates.low, plates.high].map((n) => ({
+    ...readFor(recipe, settings, { ...read.servings, range: exact(n) }),
+    servings: { ...read.servings, range: exact(n) },
+  }));
+  return { ...read, ends };
+}
+
+function readFor(recipe: Recipe, settings: ReadSettings, servings: ReadServings): ReadRecipe {
   const parts = partShares(recipe, servings.range);
   const lines = recipe.lines.map((line) => {
     const read = remembered(line, settings, servings.range.best);
@@ -125,5 +136,6 @@ function readWhole(recipe: Recipe, settings: ReadSettings): ReadRecipe {
     yields,
     potG: settings.potG ?? null,
     steps: recipe.steps.map(({ text, start, end }) => ({ text, start, end })),
+    ends: [],
   };
 }

@@ -1,4 +1,4 @@
-import { AT, FIELDS, zeros } from '@/core/food/nutrients';
+import { AT, FIELDS, outerCorners, zeros } from '@/core/food/nutrients';
 import type { RecipeShelf } from '@/core/food/larder';
 import { tokens } from '@/core/food/tokens';
 import { kindLabel, type Food } from '@/core/food/table';
@@ -33,8 +33,10 @@ const keyOf = (words: string): string =>
 /** Words that say that a recipe is meant, where its title is a food's plain name as well. */
 const SAYS_RECIPE = /\b(?:recipe|homemade|home-made|my|our|see)\b/i;
 
-/** Bounds of every component in a gram of a dish as eaten, as a food's vectors. */
-function vectorsOf(read: ReadRecipe): { best: Float64Array; spread: Float64Array[]; grams: number } | null {
+/** Least, best and most of every component in a gram of a dish as eaten, whatever number of plates it was read for. */
+function boundsOf(
+  read: ReadRecipe,
+): { low: Float64Array; best: Float64Array; high: Float64Array; grams: number } | null {
   const corners = read.lines.map((l) => l.corners);
   if (corners.length === 0 || corners.some((c) => c === null)) return null;
   const lines = corners as Corners[];
@@ -48,23 +50,21 @@ function vectorsOf(read: ReadRecipe): { best: Float64Array; spread: Float64Array
     }
     return ratioBounds(lines, i, AT.weightG, 1, factors) ?? { low: NaN, best: NaN, high: NaN };
   });
-  const of = (energy: 'low' | 'high', others: 'low' | 'high') => {
-    const v = zeros();
-    FIELDS.forEach((name, i) => {
-      const own = bounds[i] as { low: number; high: number };
-      v[i] = name === 'weightG' ? 1 : own[name === 'energyKcal' ? energy : others];
-    });
-    return v;
-  };
-  const best = zeros();
-  bounds.forEach((b, i) => {
-    best[i] = i === AT.weightG ? 1 : b.best;
-  });
-  return {
-    best,
-    spread: [of('low', 'low'), of('low', 'high'), of('high', 'low'), of('high', 'high')],
-    grams: eaten,
-  };
+  const at = (end: 'low' | 'best' | 'high') =>
+    Float64Array.from(bounds, (b, i) => (i === AT.weightG ? 1 : b[end]));
+  return { low: at('low'), best: at('best'), high: at('high'), grams: eaten };
+}
+
+/** A recipe's vectors as a food's: its parts move apart as their own lines let them. */
+function vectorsOf(read: ReadRecipe): { best: Float64Array; spread: Float64Array[]; grams: number } | null {
+  const own = boundsOf(read);
+  if (!own) return null;
+  const all = [own, ...read.ends.map(boundsOf)];
+  const { best, grams } = own;
+  if (all.some((b) => b === null)) return null;
+  const end = (name: 'low' | 'high', pick: (...values: number[]) => number) =>
+    best.map((_, i) => pick(...all.map((b) => b?.[name][i] as number)));
+  return { best, spread: outerCorners(end('low', Math.min), end('high', Math.max)), grams };
 }
 
 /** The food that a recipe is; unknown in all figures where a line of it is not understood. */

@@ -91,6 +91,8 @@ export interface ReadLine {
   readonly share: PartShare | null;
   /** All that the line's words allow; null where a food or an amount is missing. */
   readonly corners: Corners | null;
+  /** True where how much goes in hangs on how many it feeds. */
+  readonly byPlate: boolean;
   /** True where the line says an amount of zero. */
   readonly nothing: boolean;
   /** Why it could not be read. */
@@ -119,4 +121,9 @@ export interface ReadRecipe {
   readonly yields: readonly Yield[];
   readonly potG: number | null;
   readonly steps: readonly ReadStep[];
+  /**
+   * The same recipe read for as few and as many plates as its words allow, where amounts that are not said go by the
+   * plate; empty where none does, or the number is known.
+   */
+  readonly ends: readonly ReadRecipe[];
 }

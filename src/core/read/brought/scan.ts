@@ -88,6 +88,7 @@ export function lineOf(
     toTaste: false,
     corrected: correction?.grams !== undefined,
     role: correction?.role ?? null,
+    byPlate: correction?.grams === undefined,
     nothing: false,
     corners: food && own ? cornersOfLine([{ food, grams: own, sodium: [1, 1, 1] }], optional) : null,
     missing: !food ? 'food' : own ? null : 'amount',
