@@ -1,7 +1,7 @@
 import next from 'eslint-config-next';
 import tseslint from 'typescript-eslint';
 
-/** Arrows point one way: app → features → (ui, data, workers) → core → content. */
+/** Arrows point one way: app → features → kitchen → (ui, data, workers) → core → content. */
 const layer = (files, forbidden, extra = []) => ({
   files,
   rules: {
@@ -40,13 +40,24 @@ const config = [
   },
   layer(
     ['src/core/**/*.ts'],
-    ['app', 'features', 'ui', 'data', 'workers'],
+    ['app', 'features', 'kitchen', 'ui', 'data', 'workers', 'server'],
     [{ group: VIEWING, message: 'the core is plain TypeScript: no React, DOM, Dexie or Node' }],
   ),
-  layer(['src/data/**/*.ts'], ['app', 'features', 'ui', 'workers']),
-  layer(['src/workers/**/*.ts'], ['app', 'features', 'ui', 'data']),
-  layer(['src/ui/**/*.ts', 'src/ui/**/*.tsx'], ['app', 'features', 'data', 'workers']),
-  layer(['src/features/**/*.ts', 'src/features/**/*.tsx'], ['app']),
+  layer(['src/data/**/*.ts'], ['app', 'features', 'kitchen', 'ui', 'workers', 'server']),
+  layer(['src/workers/**/*.ts'], ['app', 'features', 'kitchen', 'ui', 'data', 'server']),
+  layer(['src/server/**/*.ts'], ['app', 'features', 'kitchen', 'ui', 'data', 'workers']),
+  layer(['src/ui/**/*.ts', 'src/ui/**/*.tsx'], ['app', 'features', 'kitchen', 'data', 'workers', 'server']),
+  layer(['src/kitchen/**/*.ts', 'src/kitchen/**/*.tsx'], ['app', 'features', 'server']),
+  layer(
+    ['src/features/*/*.ts', 'src/features/*/*.tsx'],
+    ['app', 'features', 'server'],
+    [{ group: ['../*'], message: 'no feature knows another: what several share is in kitchen/' }],
+  ),
+  layer(
+    ['src/features/*/*/*.ts', 'src/features/*/*/*.tsx'],
+    ['app', 'features', 'server'],
+    [{ group: ['../../*'], message: 'no feature knows another: what several share is in kitchen/' }],
+  ),
   layer(['src/app/**/*.ts', 'src/app/**/*.tsx'], ['data', 'workers']),
   {
     // tests stand beside their source and may read fixtures and packages

@@ -7,12 +7,13 @@ import { solverOf } from '@/core/adapt/solver';
 import { versionsOf, type Version } from '@/core/adapt/versions';
 import { larderOf } from '@/core/food/larder';
 import { foodsOf } from '@/core/label/packet';
-import { roleFromTitle, type Protocol } from '@/core/protocol';
+import type { Protocol } from '@/core/protocol';
+import { libraryOf, roleOfKept, type KeptRecipe } from '@/core/read/library';
 import { parseRecipe } from '@/core/recipe/parse';
 import { readRecipe } from '@/core/read/read';
 import { flavourBack, type FlavourReport } from '@/core/swap/flavour';
 import type { KitchenTastes } from '@/core/swap/tastes';
-import type { LibraryContext, LibraryRecipe } from './library.worker';
+import type { LibraryContext } from './library.worker';
 
 /** Somebody a dish is adapted for. */
 export interface AdaptFor {
@@ -26,15 +27,16 @@ export type Wishes = Pick<AdaptOptions, 'locked' | 'forced' | 'alternatives' | '
 
 let highs: ReturnType<typeof loadHighs> | null = null;
 
-function open(recipe: LibraryRecipe, context: LibraryContext) {
-  const settings = {
+/** The first of the recipes, with those that it is made of. */
+function open(recipes: readonly KeptRecipe[], context: LibraryContext) {
+  const recipe = recipes[0] as KeptRecipe;
+  const library = libraryOf(recipes, {
     measures: context.measures,
     natural: context.natural,
-    corrections: recipe.corrections,
     larder: larderOf(foodsOf(context.packets), context.meanings),
-    servings: recipe.servings ?? undefined,
-  };
-  return { settings, read: readRecipe(parseRecipe(recipe.text), settings) };
+  });
+  const read = library.read(recipe);
+  return { settings: library.settingsOf(recipe), read, role: roleOfKept(recipe, read), said: recipe.role };
 }
 
 async function solver() {
@@ -45,13 +47,12 @@ async function solver() {
 const doorway = {
   /** The least change after which all of them may eat a dish. */
   async adapt(
-    recipe: LibraryRecipe,
+    recipes: readonly KeptRecipe[],
     diners: readonly AdaptFor[],
     context: LibraryContext,
     wishes: Wishes,
   ): Promise<{ adaptation: Adaptation; flavour: (FlavourReport | null)[] }> {
-    const { settings, read } = open(recipe, context);
-    const role = recipe.role ?? roleFromTitle(read.recipe.title);
+    const { settings, read, role } = open(recipes, context);
     const adaptation = adapt(read, diners, settings, { role, ...wishes }, await solver());
     const protocol = diners[0]?.protocol;
     const flavour = adaptation.plans.map((p) =>
@@ -64,13 +65,13 @@ const doorway = {
 
   /** A dish as written, moderate and light, and the frontiers of departure against fat share and sodium. */
   async compare(
-    recipe: LibraryRecipe,
+    recipes: readonly KeptRecipe[],
     protocol: Protocol,
     context: LibraryContext,
     tastes: KitchenTastes,
   ): Promise<{ versions: Version[]; frontiers: Record<Against, FrontierPoint[]> }> {
-    const { settings, read } = open(recipe, context);
-    const options = { role: recipe.role ?? undefined, tastes };
+    const { settings, read, said } = open(recipes, context);
+    const options = { role: said ?? undefined, tastes };
     const solve = await solver();
     return {
       versions: versionsOf(read, protocol, settings, options, solve),

@@ -1,7 +1,8 @@
 import type { Packet } from '@/core/label/schema';
 import type { Protocol } from '@/core/protocol';
+import type { KeptRecipe } from '@/core/read/library';
 import { doorTo, type Door } from './door';
-import type { LibraryContext, LibraryDoor, LibraryRecipe, LibraryVerdicts } from './library.worker';
+import type { LibraryContext, LibraryDoor, LibraryVerdicts } from './library.worker';
 
 const MOST_WORKERS = 4;
 const CHUNK = 200;
@@ -22,26 +23,26 @@ export const askLibrary: Door<LibraryDoor>['ask'] = (question) => door(0).ask(qu
  * @param signal     stops it: what is done by then is returned
  */
 export async function judgeAll(
-  recipes: readonly LibraryRecipe[],
+  recipes: readonly KeptRecipe[],
   protocols: readonly Protocol[],
   context: LibraryContext,
   onProgress: (done: number) => void,
   signal: AbortSignal,
 ): Promise<LibraryVerdicts[]> {
-  const chunks: LibraryRecipe[][] = [];
-  for (let i = 0; i < recipes.length; i += CHUNK) chunks.push(recipes.slice(i, i + CHUNK));
+  const chunks = Math.ceil(recipes.length / CHUNK);
   const cores = typeof navigator === 'undefined' ? 2 : (navigator.hardwareConcurrency ?? 2);
-  const workers = Math.max(1, Math.min(MOST_WORKERS, cores - 1, chunks.length));
+  const workers = Math.max(1, Math.min(MOST_WORKERS, cores - 1, chunks));
   const out: LibraryVerdicts[][] = [];
   let next = 0;
   let done = 0;
   const run = async (worker: number) => {
-    while (next < chunks.length && !signal.aborted) {
+    await door(worker).ask((d) => d.open(recipes, context));
+    while (next < chunks && !signal.aborted) {
       const at = next;
       next += 1;
-      const chunk = chunks[at] ?? [];
-      out[at] = await door(worker).ask((d) => d.judge(chunk, protocols, context));
-      done += chunk.length;
+      const judged = await door(worker).ask((d) => d.judge(at * CHUNK, (at + 1) * CHUNK, protocols));
+      out[at] = judged;
+      done += judged.length;
       if (!signal.aborted) onProgress(done);
     }
   };
@@ -50,7 +51,7 @@ export async function judgeAll(
 }
 
 /** What the worker needs of kept recipes, and no more: less to copy over. */
-export const plainRecipes = (recipes: readonly LibraryRecipe[]): LibraryRecipe[] =>
+export const plainRecipes = (recipes: readonly KeptRecipe[]): KeptRecipe[] =>
   recipes.map(({ id, text, role, servings, potG, plateG, corrections }) => ({
     id,
     text,

@@ -7,25 +7,11 @@ import { larderOf, type Larder, type Meanings } from '@/core/food/larder';
 import { foodsOf } from '@/core/label/packet';
 import type { Packet } from '@/core/label/schema';
 import type { MeasureSettings } from '@/core/measure/units';
-import { roleFromTitle, type Protocol, type RoleId } from '@/core/protocol';
-import { parseRecipe } from '@/core/recipe/parse';
-import { readRecipe } from '@/core/read/read';
+import type { Protocol } from '@/core/protocol';
 import type { AllergenDoubt } from '@/core/read/allergens';
-import { recipeShelf } from '@/core/read/recipes';
-import type { Corrections, ReadRecipe } from '@/core/read/types';
+import { libraryOf, roleOfKept, type KeptRecipe, type Library } from '@/core/read/library';
 import type { Range } from '@/core/range/range';
 import { oneChange, type OneChange } from '@/core/swap/one-change';
-import { titleOf } from '@/core/recipe/title';
-
-export interface LibraryRecipe {
-  readonly id: string;
-  readonly text: string;
-  readonly role: RoleId | null;
-  readonly servings: number | null;
-  readonly potG: number | null;
-  readonly plateG: number | null;
-  readonly corrections: Corrections;
-}
 
 /** What all recipes are read with. */
 export interface LibraryContext {
@@ -60,47 +46,28 @@ export interface LibraryVerdicts {
 let known: { key: string; larder: Larder } | null = null;
 
 /** The larder of a context; the same one while nothing in it has changed, so that readings are remembered. */
-function larderFor({ packets, meanings }: LibraryContext): Larder {
+export function larderFor({ packets, meanings }: LibraryContext): Larder {
   const key = JSON.stringify([packets, meanings]);
   if (known?.key !== key) known = { key, larder: larderOf(foodsOf(packets), meanings) };
   return known.larder;
 }
 
-/** A way to read recipes that may be ingredients of each other. */
-function reader(
-  recipes: readonly LibraryRecipe[],
-  context: LibraryContext,
-): (recipe: LibraryRecipe) => ReadRecipe {
-  const larder: Larder = {
-    ...larderFor(context),
-    recipes: recipeShelf(recipes.map((r) => ({ id: r.id, title: titleOf(r.text), read: () => read(r) }))),
-  };
-  // recipes as ingredients are never remembered, so the readings of one larder serve all shelves
-  const read = (recipe: LibraryRecipe): ReadRecipe =>
-    readRecipe(parseRecipe(recipe.text), {
-      measures: context.measures,
-      natural: context.natural,
-      corrections: recipe.corrections,
-      larder,
-      readingsOf: known?.larder,
-      id: recipe.id,
-      servings: recipe.servings ?? undefined,
-      potG: recipe.potG ?? undefined,
-      plateG: recipe.plateG ?? undefined,
-    });
-  return read;
-}
+const libraryIn = (recipes: readonly KeptRecipe[], context: LibraryContext): Library =>
+  libraryOf(recipes, { measures: context.measures, natural: context.natural, larder: larderFor(context) });
+
+/** The library whose recipes are judged part by part. */
+let shelf: { readonly recipes: readonly KeptRecipe[]; readonly library: Library } | null = null;
 
 const doorway = {
   /** Lines of recipes that use a food. */
   uses(
-    recipes: readonly LibraryRecipe[],
+    recipes: readonly KeptRecipe[],
     foodId: string,
     context: LibraryContext,
   ): { id: string; title: string; line: string }[] {
-    const read = reader(recipes, context);
+    const library = libraryIn(recipes, context);
     return recipes.flatMap((recipe) => {
-      const r = read(recipe);
+      const r = library.read(recipe);
       const line = r.lines.find((l) => [...l.foods, ...l.alternatives].some((f) => f.food?.id === foodId));
       return line ? [{ id: recipe.id, title: r.recipe.title, line: line.line.text }] : [];
     });
@@ -108,13 +75,13 @@ const doorway = {
 
   /** Audits recipes under each protocol; rows come in the recipes' order. */
   audit(
-    recipes: readonly LibraryRecipe[],
+    recipes: readonly KeptRecipe[],
     protocols: readonly Protocol[],
     context: LibraryContext,
   ): LibraryRow[] {
-    const read = reader(recipes, context);
+    const library = libraryIn(recipes, context);
     return recipes.map((recipe) => {
-      const r = read(recipe);
+      const r = library.read(recipe);
       const audits = protocols.map(
         (p) => [p.id, auditRecipe(r, p, { role: recipe.role ?? undefined, per100g: false })] as const,
       );
@@ -135,17 +102,19 @@ const doorway = {
     });
   },
 
-  /** Verdicts alone, of some of the recipes, for thousands of them. */
-  judge(
-    recipes: readonly LibraryRecipe[],
-    protocols: readonly Protocol[],
-    context: LibraryContext,
-  ): LibraryVerdicts[] {
-    const read = reader(recipes, context);
-    return recipes.map((recipe) => {
-      const r = read(recipe);
+  /** Takes a library in, to be judged part by part: any of its recipes may be an ingredient of any other. */
+  open(recipes: readonly KeptRecipe[], context: LibraryContext): void {
+    shelf = { recipes, library: libraryIn(recipes, context) };
+  },
+
+  /** Verdicts alone, of the recipes from one place to another of the library that is open, for thousands of them. */
+  judge(from: number, to: number, protocols: readonly Protocol[]): LibraryVerdicts[] {
+    if (!shelf) return [];
+    const { recipes, library } = shelf;
+    return recipes.slice(from, to).map((recipe) => {
+      const r = library.read(recipe);
       const dish = dishOf(r);
-      const role = recipe.role ?? roleFromTitle(r.recipe.title);
+      const role = roleOfKept(recipe, r);
       const unknown = dish.lines.length === 0 || dish.lines.some((l) => l === null);
       return {
         id: recipe.id,
@@ -162,26 +131,19 @@ const doorway = {
 
   /** The one swap that lets somebody eat a dish, if there is one. */
   oneChange(
-    recipes: readonly LibraryRecipe[],
+    recipes: readonly KeptRecipe[],
     id: string,
     diner: { protocol: Protocol; allergens: readonly string[]; plate: number },
     context: LibraryContext,
   ): OneChange | null {
     const recipe = recipes.find((r) => r.id === id);
     if (!recipe) return null;
-    const larder = larderFor(context);
-    return oneChange(
-      reader(recipes, context)(recipe),
-      diner.protocol,
-      {
-        measures: context.measures,
-        natural: context.natural,
-        corrections: recipe.corrections,
-        larder,
-        servings: recipe.servings ?? undefined,
-      },
-      { role: recipe.role ?? undefined, allergens: diner.allergens, plate: diner.plate },
-    );
+    const library = libraryIn(recipes, context);
+    return oneChange(library.read(recipe), diner.protocol, library.settingsOf(recipe), {
+      role: recipe.role ?? undefined,
+      allergens: diner.allergens,
+      plate: diner.plate,
+    });
   },
 };
 

@@ -4,7 +4,7 @@ import type { Protocol, RoleId } from '@/core/protocol';
 import { parseRecipe } from '@/core/recipe/parse';
 import { readRecipe } from '@/core/read/read';
 import type { Corrections } from '@/core/read/types';
-import { recipeShelf } from '@/core/read/recipes';
+import { keptText, libraryOf } from '@/core/read/library';
 import { recipeText } from '@/core/format/text';
 import { auditRecipe } from './audit';
 import type { Audit } from './schema';
@@ -34,22 +34,12 @@ export type TextAudit =
  */
 export function withRecipes(texts: readonly string[], table: Larder, measures: MeasureSettings): Larder {
   if (texts.length < 2) return table;
-  let larder: Larder = table;
   const recipes = texts.flatMap((text, i) => {
     const plain = recipeText(text);
     const source = plain.ok ? plain.recipes[0] : undefined;
-    if (source === undefined) return [];
-    const recipe = parseRecipe(source);
-    return [
-      {
-        id: String(i),
-        title: recipe.title,
-        read: () => readRecipe(recipe, { measures, corrections: {}, larder, id: String(i) }),
-      },
-    ];
+    return source === undefined ? [] : [keptText(String(i), source)];
   });
-  larder = { ...table, recipes: recipeShelf(recipes) };
-  return larder;
+  return libraryOf(recipes, { measures, natural: false, larder: table }).larder;
 }
 
 /** From a file's text to its audit: the whole way, for the command line and the route handler. */

@@ -1,7 +1,7 @@
 import type { RecipeAudit } from '@/core/audit/schema';
 import { showNumber, showRange } from '@/core/format/figures';
 import { Glyph } from '@/ui/glyph';
-import { shortLabel } from './model';
+import { shortLabel } from '@/kitchen/words';
 
 const FIGURES = [
   ['Fibre, g', 'fibreG'],

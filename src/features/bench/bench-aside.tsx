@@ -7,15 +7,16 @@ import type { OneChange } from '@/core/swap/one-change';
 import type { SwapPreview } from '@/core/swap/rank';
 import type { DishRole } from '@/core/swap/roles';
 import type { StoredMeaning, StoredRecipe } from '@/data/db';
-import type { Kitchen } from '../larder/use-kitchen';
+import type { Kitchen } from '@/kitchen/use-kitchen';
 import { DishPanel } from './dish-panel';
 import { LimitPanel } from './limit-panel';
 import { LinePanel } from './panel';
 import { LeastChange } from './plans';
+import type { KeptRecipe } from '@/core/read/library';
 import type { Change } from './use-document';
 import { useCorrections } from './use-corrections';
 import { useMeaning } from './use-meaning';
-import type { TableDiner } from './use-table';
+import type { TableDiner } from '@/kitchen/use-table';
 
 /** What stands beside the recipe. */
 export type Beside =
@@ -29,6 +30,7 @@ interface AsideProps {
   doc: StoredRecipe;
   read: ReadRecipe;
   settings: ReadSettings;
+  needed: (recipe: StoredRecipe) => readonly KeptRecipe[];
   larder: Larder;
   meanings: readonly StoredMeaning[];
   kitchen: Kitchen;
@@ -108,6 +110,7 @@ export function BenchAside(props: AsideProps) {
         key={beside.forced.join('|')}
         doc={doc}
         settings={props.settings}
+        needed={props.needed}
         kitchen={props.kitchen}
         table={table}
         current={current}

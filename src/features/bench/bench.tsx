@@ -5,7 +5,7 @@ import { database } from '@/data/db';
 import { seedDemo } from '@/data/demo';
 import { getRecipe } from '@/data/recipes';
 import { setSetting } from '@/data/settings';
-import { useSettings } from '../settings/use-settings';
+import { useSettings } from '@/kitchen/use-settings';
 import { OpenRecipe } from './open-recipe';
 
 /** The Bench: read, audit and swap one recipe. */

@@ -8,12 +8,12 @@ import { Glyph } from '@/ui/glyph';
 import type { StoredRecipe } from '@/data/db';
 import type { OneChange } from '@/core/swap/one-change';
 import { Button } from '@/ui/button';
-import { usePlateCost, type Kitchen } from '../larder/use-kitchen';
+import { usePlateCost, type Kitchen } from '@/kitchen/use-kitchen';
 import { Cautions } from './cautions';
 import { Kin } from './kin';
 import { mayEat } from './use-one-change';
 import { Room } from './room';
-import type { TableDiner } from './use-table';
+import type { TableDiner } from '@/kitchen/use-table';
 import { Who } from './who';
 import { Weighing, type Weighed } from './weighing';
 

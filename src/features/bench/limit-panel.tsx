@@ -8,7 +8,7 @@ import { showNumber, showRange } from '@/core/format/figures';
 import type { ReadRecipe } from '@/core/read/types';
 import { Key } from '@/ui/button';
 import { Glyph } from '@/ui/glyph';
-import { leftOutWords, limitWords, verdictWords } from '../rules/model';
+import { leftOutWords, limitWords, verdictWords } from '@/kitchen/words';
 
 /** How a limit's value is worked out, in a sentence. */
 function working(limit: Limit, audit: RecipeAudit): string {

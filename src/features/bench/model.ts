@@ -1,7 +1,7 @@
 import type { AuditLimit, AuditLine, RecipeAudit, Verdict } from '@/core/audit/schema';
 import { AT } from '@/core/food/nutrients';
 import { showNumber, showRange } from '@/core/format/figures';
-import { PROTOCOLS, type Limit, type Protocol } from '@/core/protocol';
+import { type Limit, type Protocol } from '@/core/protocol';
 import { partOfLimit } from '@/core/protocol/part';
 import { partOf } from '@/core/range/bounds';
 import { over, type Range } from '@/core/range/range';
@@ -219,10 +219,3 @@ export const VERDICT_WORDS: Record<Verdict, string> = {
 /** "4–5", "6". */
 export const servingsWords = (r: Range): string =>
   r.low === r.high ? showNumber(r.best) : `${showNumber(r.low)}–${showNumber(r.high)}`;
-
-/** A limit's name where there is little room. */
-export const shortLabel = (label: string): string => SHORT.get(label) ?? label;
-
-const SHORT = new Map(
-  PROTOCOLS.flatMap((p) => p.limits).flatMap((l) => (l.short ? [[l.label, l.short] as const] : [])),
-);

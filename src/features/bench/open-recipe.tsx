@@ -11,11 +11,11 @@ import { keep } from '@/data/saving';
 import { setSetting } from '@/data/settings';
 import { Dialog } from '@/ui/dialog';
 import { useKeys } from '@/ui/use-keys';
-import { useProtocols } from '../rules/use-protocols';
-import { useKitchen } from '../larder/use-kitchen';
-import { useLarder } from '../larder/use-larder';
-import { useSettings } from '../settings/use-settings';
-import { TableDialog } from '../table/table-dialog';
+import { useProtocols } from '@/kitchen/use-protocols';
+import { useKitchen } from '@/kitchen/use-kitchen';
+import { useLarder } from '@/kitchen/use-larder';
+import { useSettings } from '@/kitchen/use-settings';
+import { TableDialog } from '@/kitchen/table/table-dialog';
 import { Ledger } from './ledger';
 import { gaugesOf, ledgerOf, VERDICT_WORDS } from './model';
 import { NotKept } from './not-kept';
@@ -23,7 +23,7 @@ import { Method } from './method';
 import { NewRecipe } from './new-recipe';
 import { BenchActions } from './bench-actions';
 import { BenchAside, type Beside } from './bench-aside';
-import { CompareDialog } from '../compare/compare';
+import { CompareDialog } from './compare/compare';
 import { Binned, EmptyBench } from './empty-bench';
 import { Rail } from './rail';
 import { Diners, Top } from './top';
@@ -36,7 +36,7 @@ import { useOneChange } from './use-one-change';
 import { useRead } from './use-read';
 import { useReturnFocus } from './use-return-focus';
 import { useSwaps } from './use-swaps';
-import { judgeTable, markFor, useDiners } from './use-table';
+import { judgeTable, markFor, useDiners } from '@/kitchen/use-table';
 
 const ASIDE_NAMES: Record<Beside['kind'], string> = {
   dish: 'The dish',
@@ -76,7 +76,7 @@ export function OpenRecipe({ id }: { id: string | null }) {
     return made !== undefined;
   };
 
-  const { read, settings: readSettings, larder } = useRead(doc);
+  const { read, settings: readSettings, larder, library, needed } = useRead(doc);
   const table = useMemo(
     () => (read && doc ? judgeTable(diners, read, doc.role, byId) : []),
     [diners, read, doc, byId],
@@ -92,7 +92,7 @@ export function OpenRecipe({ id }: { id: string | null }) {
     [read, current, selected, lineEdit.edit, readSettings, avoid, kitchen.tastes],
   );
   const ranked = useSwaps(question);
-  const changes = useOneChange(doc, table);
+  const changes = useOneChange(doc, table, needed);
   const made = useChanges(doc, change, back);
 
   const look = (next: Beside) => {
@@ -267,6 +267,7 @@ export function OpenRecipe({ id }: { id: string | null }) {
           doc={doc}
           read={read}
           settings={readSettings}
+          needed={needed}
           larder={larder}
           meanings={meanings}
           kitchen={kitchen}
@@ -307,6 +308,8 @@ export function OpenRecipe({ id }: { id: string | null }) {
         current={current}
         kitchen={kitchen}
         readSettings={readSettings}
+        library={library}
+        needed={needed}
         diners={diners}
         onKeep={keepVersion}
         onTake={(text, of) => {

@@ -9,11 +9,11 @@ import type { SwapPreview } from '@/core/swap/rank';
 import type { DishRole } from '@/core/swap/roles';
 import { Button, Key } from '@/ui/button';
 import { Glyph, type Mark } from '@/ui/glyph';
-import type { Kitchen } from '../larder/use-kitchen';
+import type { Kitchen } from '@/kitchen/use-kitchen';
 import { Reading } from './reading';
 import { RoleChoice } from './role-choice';
 import { Swaps } from './swaps';
-import type { TableDiner } from './use-table';
+import type { TableDiner } from '@/kitchen/use-table';
 
 const MARKS: Record<Finding['level'], Mark> = {
   banned: 'over',

@@ -2,6 +2,7 @@
 import { useMemo, useState } from 'react';
 import type { Adaptation, Plan } from '@/core/adapt/schema';
 import { parseRecipe } from '@/core/recipe/parse';
+import type { KeptRecipe } from '@/core/read/library';
 import { readRecipe } from '@/core/read/read';
 import type { ReadSettings } from '@/core/read/types';
 import type { FlavourReport } from '@/core/swap/flavour';
@@ -10,12 +11,12 @@ import { Toggle } from '@/ui/toggle';
 import { Button, Key } from '@/ui/button';
 import { Glyph } from '@/ui/glyph';
 import { useKeys } from '@/ui/use-keys';
-import { usePlateCost, type Kitchen } from '../larder/use-kitchen';
+import { usePlateCost, type Kitchen } from '@/kitchen/use-kitchen';
 import { BeforeAfter } from './before-after';
-import { Marked } from './marked';
+import { Marked } from '@/ui/marked';
 import { Changes, Taste } from './plan-changes';
 import { usePlans } from './use-plans';
-import type { TableDiner } from './use-table';
+import type { TableDiner } from '@/kitchen/use-table';
 
 const changesWords = (plan: Plan) =>
   plan.changes.length === 0
@@ -176,6 +177,7 @@ function Wished({
 export function LeastChange({
   doc,
   settings,
+  needed,
   kitchen,
   table,
   current,
@@ -186,6 +188,7 @@ export function LeastChange({
 }: {
   doc: StoredRecipe;
   settings: ReadSettings;
+  needed: (recipe: StoredRecipe) => readonly KeptRecipe[];
   kitchen: Kitchen;
   table: readonly TableDiner[];
   current: TableDiner;
@@ -205,14 +208,14 @@ export function LeastChange({
   );
   const question = useMemo(
     () => ({
-      doc,
+      recipes: needed(doc),
       // the first one's figures are shown
       diners: everyone ? [current, ...table.filter((d) => d.id !== current.id)] : [current],
       locked,
       forced,
       tastes: kitchen.tastes,
     }),
-    [doc, everyone, table, current, locked, forced, kitchen.tastes],
+    [doc, needed, everyone, table, current, locked, forced, kitchen.tastes],
   );
   const { adaptation, flavour, why, working, stop } = usePlans(question);
   return (

@@ -1,7 +1,8 @@
 import { Glyph } from '@/ui/glyph';
 import { Legend } from '@/ui/legend';
-import { verdictWords } from '../rules/model';
-import { openPart, SCALE_END, RULE_AT, shortLabel, type Ban, type Gauge } from './model';
+import { verdictWords } from '@/kitchen/words';
+import { shortLabel } from '@/kitchen/words';
+import { openPart, SCALE_END, RULE_AT, type Ban, type Gauge } from './model';
 
 type Colours = readonly [string, string, string];
 const FILLS: Record<string, Colours> = {

@@ -3,7 +3,7 @@ import { dishOf, isComplete } from '@/core/audit/dish';
 import { headroom, inSpoons, lessOf } from '@/core/audit/headroom';
 import type { Protocol, RoleId } from '@/core/protocol';
 import type { ReadRecipe } from '@/core/read/types';
-import { shortLabel } from './model';
+import { shortLabel } from '@/kitchen/words';
 
 /** More of one thing than anybody adds at the stove, grams a plate. */
 const PLENTY_G = 150;

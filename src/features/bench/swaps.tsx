@@ -9,11 +9,11 @@ import { sayOfSwap } from '@/data/kitchen';
 import { keep } from '@/data/saving';
 import { Toggle } from '@/ui/toggle';
 import { Button } from '@/ui/button';
-import { usePlateCost, type Kitchen, type PlateCost } from '../larder/use-kitchen';
+import { usePlateCost, type Kitchen, type PlateCost } from '@/kitchen/use-kitchen';
 import { BeforeAfter } from './before-after';
 import { Keeps } from './keeps';
-import { shortLabel } from './model';
-import type { TableDiner } from './use-table';
+import { shortLabel } from '@/kitchen/words';
+import type { TableDiner } from '@/kitchen/use-table';
 
 /** What a swap does, in a phrase: the limit it moves most. */
 function effectOf(before: RecipeAudit, after: RecipeAudit): string {

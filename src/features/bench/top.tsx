@@ -5,7 +5,7 @@ import { ROLES, roleLabel, type RoleId } from '@/core/protocol';
 import { Button } from '@/ui/button';
 import { Glyph } from '@/ui/glyph';
 import { servingsWords, VERDICT_WORDS } from './model';
-import { markFor, type TableDiner } from './use-table';
+import { markFor, type TableDiner } from '@/kitchen/use-table';
 
 interface TopProps {
   audit: RecipeAudit;

@@ -1,10 +1,11 @@
 'use client';
 import { useEffect, useState } from 'react';
+import type { KeptRecipe } from '@/core/read/library';
 import type { OneChange } from '@/core/swap/one-change';
 import type { StoredRecipe } from '@/data/db';
-import { askLibrary, plainRecipes } from '@/workers/library';
-import { useLibraryContext } from '../shelf/use-context';
-import type { TableDiner } from './use-table';
+import { askLibrary } from '@/workers/library';
+import { useLibraryContext } from '@/kitchen/use-library-context';
+import type { TableDiner } from '@/kitchen/use-table';
 
 const WAIT_MS = 500;
 
@@ -21,6 +22,7 @@ export const mayEat = (d: TableDiner): boolean =>
 export function useOneChange(
   doc: StoredRecipe | null,
   table: readonly TableDiner[],
+  needed: (recipe: StoredRecipe) => readonly KeptRecipe[],
 ): Readonly<Record<string, OneChange | null>> {
   const context = useLibraryContext();
   const [found, setFound] = useState<{ of: StoredRecipe; changes: Record<string, OneChange | null> } | null>(
@@ -31,11 +33,12 @@ export function useOneChange(
     let current = true;
     const look = async () => {
       const changes: Record<string, OneChange | null> = {};
+      const recipes = needed(doc);
       for (const d of table) {
         if (mayEat(d) || d.audit.notAdapted) continue;
         changes[d.id] = await askLibrary((door) =>
           door.oneChange(
-            plainRecipes([doc]),
+            recipes,
             doc.id,
             { protocol: d.protocol, allergens: d.allergens, plate: d.appetite },
             context,
@@ -54,6 +57,6 @@ export function useOneChange(
       current = false;
       clearTimeout(timer);
     };
-  }, [doc, table, context]);
+  }, [doc, table, needed, context]);
   return found && found.of === doc ? found.changes : {};
 }

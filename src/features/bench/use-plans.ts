@@ -3,17 +3,17 @@ import { useEffect, useState } from 'react';
 import type { Adaptation } from '@/core/adapt/schema';
 import type { FlavourReport } from '@/core/swap/flavour';
 import type { KitchenTastes } from '@/core/swap/tastes';
-import type { StoredRecipe } from '@/data/db';
+import type { KeptRecipe } from '@/core/read/library';
 import { askPlanner, stopPlanning } from '@/workers/adapt';
 import { Stopped } from '@/workers/door';
-import { plainRecipes } from '@/workers/library';
-import { useLibraryContext } from '../shelf/use-context';
-import type { TableDiner } from './use-table';
+import { useLibraryContext } from '@/kitchen/use-library-context';
+import type { TableDiner } from '@/kitchen/use-table';
 
 const ALTERNATIVES = 3;
 
 interface Question {
-  readonly doc: StoredRecipe;
+  /** The recipe, and those that it is made of. */
+  readonly recipes: readonly KeptRecipe[];
   readonly diners: readonly TableDiner[];
   readonly locked: readonly string[];
   readonly forced: readonly string[];
@@ -40,15 +40,13 @@ export function usePlans(question: Question | null): {
   useEffect(() => {
     if (!question) return;
     let current = true;
-    const [recipe] = plainRecipes([question.doc]);
-    if (!recipe) return;
     const diners = question.diners.map((d) => ({
       protocol: d.protocol,
       allergens: [...d.allergens],
       plate: d.appetite,
     }));
     void askPlanner((door) =>
-      door.adapt(recipe, diners, context, {
+      door.adapt(question.recipes, diners, context, {
         locked: [...question.locked],
         forced: [...question.forced],
         alternatives: ALTERNATIVES,

@@ -1,17 +1,18 @@
 'use client';
 import { useLiveQuery } from 'dexie-react-hooks';
-import { useEffect, useMemo, useState } from 'react';
+import { useCallback, useEffect, useMemo, useState } from 'react';
 import type { Larder } from '@/core/food/larder';
 import { parseRecipe } from '@/core/recipe/parse';
-import { titleOf } from '@/core/recipe/title';
+import { keptText, libraryOf, madeOf, type KeptRecipe, type Library } from '@/core/read/library';
 import { readRecipe } from '@/core/read/read';
-import { recipeShelf } from '@/core/read/recipes';
 import type { ReadRecipe, ReadSettings } from '@/core/read/types';
 import { database, type StoredRecipe } from '@/data/db';
 import { listRecipes, markOfOthers } from '@/data/recipes';
-import { useLarder } from '../larder/use-larder';
-import { useSettings } from '../settings/use-settings';
+import { plainRecipes } from '@/workers/library';
+import { useLarder } from '@/kitchen/use-larder';
+import { useSettings } from '@/kitchen/use-settings';
 
+const NOTHING_OPEN = keptText('', '');
 const NO_RECIPES: StoredRecipe[] = [];
 
 /** The other recipes, which may be ingredients of the open one. */
@@ -36,45 +37,31 @@ export function useRead(doc: StoredRecipe | null): {
   readonly read: ReadRecipe | null;
   readonly settings: ReadSettings;
   readonly larder: Larder;
+  readonly library: Library;
+  /** A recipe as it stands and those that it is made of: what a worker must know to read it. */
+  readonly needed: (recipe: KeptRecipe) => readonly KeptRecipe[];
 } {
   const { measures, natural } = useSettings();
   const { larder: table } = useLarder();
   const others = useOthers(doc?.id ?? null);
-  const larder = useMemo<Larder>(() => {
-    let own: Larder = table;
-    const shelf = others.map((r) => ({
-      id: r.id,
-      title: titleOf(r.text),
-      read: () =>
-        readRecipe(parseRecipe(r.text), {
-          measures,
-          natural,
-          corrections: r.corrections,
-          larder: own,
-          id: r.id,
-        }),
-    }));
-    own = { ...table, recipes: recipeShelf(shelf) };
-    return own;
-  }, [table, others, measures, natural]);
-  const settings = useMemo<ReadSettings>(
-    () => ({
-      measures,
-      natural,
-      corrections: doc?.corrections ?? {},
-      larder,
-      readingsOf: table,
-      id: doc?.id,
-      servings: doc?.servings ?? undefined,
-      potG: doc?.potG ?? undefined,
-      plateG: doc?.plateG ?? undefined,
-    }),
-    [measures, natural, doc?.corrections, doc?.id, doc?.servings, doc?.potG, doc?.plateG, larder, table],
+  const library = useMemo(
+    () => libraryOf(others, { measures, natural, larder: table }),
+    [others, measures, natural, table],
+  );
+  const settings = useMemo(
+    () => library.settingsOf(doc ?? NOTHING_OPEN),
+    // typing changes the text alone
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [library, doc?.id, doc?.corrections, doc?.servings, doc?.potG, doc?.plateG],
   );
   const text = doc?.text;
   const read = useMemo(
     () => (text === undefined ? null : readRecipe(parseRecipe(text), settings)),
     [text, settings],
   );
-  return { read, settings, larder };
+  const needed = useCallback(
+    (recipe: KeptRecipe) => plainRecipes(madeOf(recipe, others, library)),
+    [others, library],
+  );
+  return { read, settings, larder: settings.larder ?? table, library, needed };
 }

@@ -3,7 +3,7 @@ import { useDeferredValue, useMemo } from 'react';
 import type { ReadRecipe, ReadSettings } from '@/core/read/types';
 import { rankSwaps } from '@/core/swap/rank';
 import type { KitchenTastes } from '@/core/swap/tastes';
-import type { TableDiner } from './use-table';
+import type { TableDiner } from '@/kitchen/use-table';
 
 /** What swaps are ranked for: a line of the dish, for one diner, with everybody's allergens in mind. */
 export interface SwapQuestion {

@@ -1,7 +1,7 @@
 import type { OneChange } from '@/core/swap/one-change';
 import { Glyph } from '@/ui/glyph';
 import { mayEat } from './use-one-change';
-import { markFor, type TableDiner } from './use-table';
+import { markFor, type TableDiner } from '@/kitchen/use-table';
 
 function answer(d: TableDiner, change: OneChange | null | undefined): string {
   if (mayEat(d)) return d.audit.verdict === 'near' ? 'as it is, close to a limit' : 'as it is';

@@ -5,7 +5,7 @@ import { allergensOfFood } from '@/core/format/allergens';
 import type { Protocol } from '@/core/protocol';
 import { Button } from '@/ui/button';
 import { Glyph } from '@/ui/glyph';
-import { shortLabel } from '../bench/model';
+import { shortLabel } from '@/kitchen/words';
 import { limitWords } from './limit-words';
 import { fatShareOf, FIGURES, figureOf, novaWords, shown, sodiumPerKcalOf } from './model';
 

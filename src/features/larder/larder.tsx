@@ -18,9 +18,9 @@ import { Compare } from './compare';
 import { FoodList } from './food-list';
 import { FoodPage } from './food-page';
 import { PacketEditor } from './packet-editor';
-import { useDiner } from './use-diner';
-import { useKitchen } from './use-kitchen';
-import { useLarder } from './use-larder';
+import { useDiner } from '@/kitchen/use-diner';
+import { useKitchen } from '@/kitchen/use-kitchen';
+import { useLarder } from '@/kitchen/use-larder';
 import { YourWords } from './your-words';
 
 const MOST_BESIDE = 4;

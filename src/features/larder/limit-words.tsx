@@ -1,7 +1,7 @@
 import type { FoodLimit } from '@/core/audit/food';
 import { isAmount } from '@/core/audit/limits';
 import { showNumber, showRange } from '@/core/format/figures';
-import { shortLabel } from '../bench/model';
+import { shortLabel } from '@/kitchen/words';
 
 const MOST_GRAMS = 2000;
 

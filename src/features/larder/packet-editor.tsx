@@ -8,7 +8,7 @@ import { database } from '@/data/db';
 import { changePacket } from '@/data/larder';
 import { keep } from '@/data/saving';
 import { Button } from '@/ui/button';
-import type { TableDiner } from './use-diner';
+import type { TableDiner } from '@/kitchen/use-diner';
 import { PacketReading } from './packet-reading';
 
 const EXAMPLE = `Name of the product

@@ -3,7 +3,7 @@ import { showRange } from '@/core/format/figures';
 import type { PacketReading as Reading } from '@/core/label/packet';
 import { NUTRIENTS, type Label, type LabelNutrient } from '@/core/label/schema';
 import { Glyph, type Mark } from '@/ui/glyph';
-import type { TableDiner } from './use-diner';
+import type { TableDiner } from '@/kitchen/use-diner';
 
 const WORDS: Record<LabelNutrient, readonly [string, string]> = {
   energyKcal: ['Energy', 'kcal'],

@@ -4,7 +4,7 @@ import { useEffect, useState } from 'react';
 import { database } from '@/data/db';
 import { listRecipes } from '@/data/recipes';
 import { askLibrary, plainRecipes } from '@/workers/library';
-import { useLibraryContext } from '../shelf/use-context';
+import { useLibraryContext } from '@/kitchen/use-library-context';
 
 export interface Use {
   readonly id: string;

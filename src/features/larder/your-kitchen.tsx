@@ -5,7 +5,7 @@ import type { Food } from '@/core/food/table';
 import { database, type StoredKitchenFood } from '@/data/db';
 import { sayOfFood } from '@/data/kitchen';
 import { keep } from '@/data/saving';
-import { useSettings } from '../settings/use-settings';
+import { useSettings } from '@/kitchen/use-settings';
 
 type Liking = StoredKitchenFood['liking'];
 const LIKINGS: readonly (readonly [Liking, string])[] = [

@@ -5,7 +5,7 @@ import { showRange } from '@/core/format/figures';
 import type { Protocol } from '@/core/protocol';
 import { Button } from '@/ui/button';
 import { Glyph } from '@/ui/glyph';
-import { verdictWords } from './model';
+import { verdictWords } from '@/kitchen/words';
 import { useLibraryEffect, useOpenEffect } from './use-effects';
 
 const MOST_SHOWN = 12;

@@ -15,7 +15,7 @@ import { changeProtocol } from '@/data/protocols';
 import { keep } from '@/data/saving';
 import { Button } from '@/ui/button';
 import { Effects } from './effects';
-import { limitWords } from './model';
+import { limitWords } from '@/kitchen/words';
 
 /** Limits that may be added: those of the shipped schools, and a few that none of them has. */
 const OFFERED: readonly Limit[] = [

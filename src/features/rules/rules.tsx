@@ -9,12 +9,12 @@ import { keep } from '@/data/saving';
 import { Button } from '@/ui/button';
 import { saveFile } from '@/ui/save-file';
 import { useKeys } from '@/ui/use-keys';
-import { useDiners } from '../bench/use-table';
-import { useDiner } from '../larder/use-diner';
-import { DinerList } from '../table/table-dialog';
+import { useDiners } from '@/kitchen/use-table';
+import { useDiner } from '@/kitchen/use-diner';
+import { DinerList } from '@/kitchen/table/table-dialog';
 import { ProtocolEditor } from './protocol-editor';
 import { Schools } from './schools';
-import { useProtocols } from './use-protocols';
+import { useProtocols } from '@/kitchen/use-protocols';
 
 const fileName = (name: string) => `${name.toLowerCase().replace(/[^a-z0-9]+/g, '-')}.protocol.json`;
 

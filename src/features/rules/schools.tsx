@@ -1,7 +1,8 @@
 'use client';
 import { useState } from 'react';
 import { SWITCHES, type Limit, type Protocol } from '@/core/protocol';
-import { leftOutWords, limitWords, schoolRows } from './model';
+import { leftOutWords, limitWords } from '@/kitchen/words';
+import { schoolRows } from './model';
 
 interface Chosen {
   readonly protocol: Protocol;

@@ -4,14 +4,13 @@ import { useEffect, useMemo, useState } from 'react';
 import { auditRecipe } from '@/core/audit/audit';
 import type { RecipeAudit, Verdict } from '@/core/audit/schema';
 import type { Protocol } from '@/core/protocol';
-import { parseRecipe } from '@/core/recipe/parse';
-import { readRecipe } from '@/core/read/read';
+import { libraryOf } from '@/core/read/library';
 import { database } from '@/data/db';
 import { getRecipe, listRecipes } from '@/data/recipes';
 import { judgeAll, plainRecipes } from '@/workers/library';
-import { useLarder } from '../larder/use-larder';
-import { useSettings } from '../settings/use-settings';
-import { useLibraryContext } from '../shelf/use-context';
+import { useLarder } from '@/kitchen/use-larder';
+import { useSettings } from '@/kitchen/use-settings';
+import { useLibraryContext } from '@/kitchen/use-library-context';
 
 /** The open recipe under a protocol before and after a change. */
 export function useOpenEffect(
@@ -25,24 +24,22 @@ export function useOpenEffect(
     [settings.openRecipe],
     null,
   );
+  const others = useLiveQuery(() => listRecipes(database()), [], null);
+  const { measures, natural } = settings;
+  const library = useMemo(
+    () => libraryOf(others ?? [], { measures, natural, larder }),
+    [others, measures, natural, larder],
+  );
   return useMemo(() => {
     if (!recipe || !before || !after) return null;
-    const read = readRecipe(parseRecipe(recipe.text), {
-      measures: settings.measures,
-      natural: settings.natural,
-      corrections: recipe.corrections,
-      larder,
-      servings: recipe.servings ?? undefined,
-      potG: recipe.potG ?? undefined,
-      plateG: recipe.plateG ?? undefined,
-    });
+    const read = library.read(recipe);
     const options = { role: recipe.role ?? undefined, per100g: false };
     return {
       title: read.recipe.title,
       before: auditRecipe(read, before, options),
       after: auditRecipe(read, after, options),
     };
-  }, [recipe, before, after, settings.measures, settings.natural, larder]);
+  }, [recipe, before, after, library]);
 }
 
 /** A dish whose verdict a change of rules changes. */

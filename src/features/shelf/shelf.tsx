@@ -24,9 +24,9 @@ import { Glyph } from '@/ui/glyph';
 import { Legend } from '@/ui/legend';
 import { askLibrary, plainRecipes } from '@/workers/library';
 import type { LibraryRow } from '@/workers/library.worker';
-import { useProtocols } from '../rules/use-protocols';
-import { useLibraryContext } from './use-context';
-import { useDiners } from '../bench/use-table';
+import { useProtocols } from '@/kitchen/use-protocols';
+import { useLibraryContext } from '@/kitchen/use-library-context';
+import { useDiners } from '@/kitchen/use-table';
 
 const discard = (id: string) => throwAway(database(), id, Date.now());
 

@@ -1,6 +1,6 @@
 'use client';
 import { useEffect } from 'react';
-import { useSettings } from '../settings/use-settings';
+import { useSettings } from '@/kitchen/use-settings';
 
 /** Puts the chosen theme on the page; `system` follows the device. */
 export function useTheme(): void {

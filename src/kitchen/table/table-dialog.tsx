@@ -4,7 +4,7 @@ import { newDiner, saveDiner } from '@/data/diners';
 import { keep } from '@/data/saving';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
-import { useProtocols } from '../rules/use-protocols';
+import { useProtocols } from '@/kitchen/use-protocols';
 import { DinerCard } from './diner-card';
 
 /** Everyone who is kept, to be changed, and a way to add somebody. */

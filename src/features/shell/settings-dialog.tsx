@@ -11,7 +11,7 @@ import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { saveFile } from '@/ui/save-file';
 import { StorageWords } from './storage-words';
-import { useSettings } from './use-settings';
+import { useSettings } from '@/kitchen/use-settings';
 
 const THEMES: readonly (readonly [Theme, string])[] = [
   ['system', 'as the device'],

@@ -7,11 +7,12 @@ import type { Protocol } from '@/core/protocol';
 import type { Range } from '@/core/range/range';
 import { titleOf } from '@/core/recipe/title';
 import { parseRecipe } from '@/core/recipe/parse';
+import type { Library } from '@/core/read/library';
 import { readRecipe } from '@/core/read/read';
 import type { ReadRecipe, ReadSettings } from '@/core/read/types';
 import type { StoredDiner, StoredRecipe } from '@/data/db';
-import { judgeTable } from '../bench/use-table';
-import type { PlateCost } from '../larder/use-kitchen';
+import { judgeTable } from '@/kitchen/use-table';
+import type { PlateCost } from '@/kitchen/use-kitchen';
 
 /** Whether somebody at the table may eat a version. */
 export interface Eats {
@@ -41,6 +42,7 @@ export interface Column {
 /** What columns are made with. */
 export interface Ground {
   readonly settings: ReadSettings;
+  readonly library: Library;
   readonly protocol: Protocol;
   readonly diners: readonly StoredDiner[];
   readonly byId: (id: string) => Protocol | undefined;
@@ -86,14 +88,7 @@ export function columnOf(v: Version, ground: Ground): Column {
 
 /** The column of a recipe that is kept. */
 export function keptColumn(recipe: StoredRecipe, ground: Ground): Column {
-  const read = readRecipe(parseRecipe(recipe.text), {
-    ...ground.settings,
-    corrections: recipe.corrections,
-    servings: recipe.servings ?? undefined,
-    potG: recipe.potG ?? undefined,
-    plateG: recipe.plateG ?? undefined,
-    id: recipe.id,
-  });
+  const read = ground.library.read(recipe);
   const role = recipe.role ?? ground.role;
   const audit = auditRecipe(read, ground.protocol, { role: role ?? undefined });
   return {

@@ -2,8 +2,8 @@
 import { useMemo } from 'react';
 import { plainPackets } from '@/workers/library';
 import type { LibraryContext } from '@/workers/library.worker';
-import { useLarder } from '../larder/use-larder';
-import { useSettings } from '../settings/use-settings';
+import { useLarder } from './use-larder';
+import { useSettings } from './use-settings';
 
 /** What the library's worker reads recipes with. */
 export function useLibraryContext(): LibraryContext {

@@ -11,16 +11,16 @@ import { database, type StoredDiner, type StoredRecipe } from '@/data/db';
 import { listRecipes, rootOf } from '@/data/recipes';
 import { askPlanner } from '@/workers/adapt';
 import { Stopped } from '@/workers/door';
-import { plainRecipes } from '@/workers/library';
+import type { KeptRecipe, Library } from '@/core/read/library';
 import { Toggle } from '@/ui/toggle';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { saveFile } from '@/ui/save-file';
-import { Marked } from '../bench/marked';
-import type { TableDiner } from '../bench/use-table';
-import { usePlateCost, type Kitchen } from '../larder/use-kitchen';
-import { useProtocols } from '../rules/use-protocols';
-import { useLibraryContext } from '../shelf/use-context';
+import { Marked } from '@/ui/marked';
+import type { TableDiner } from '@/kitchen/use-table';
+import { usePlateCost, type Kitchen } from '@/kitchen/use-kitchen';
+import { useProtocols } from '@/kitchen/use-protocols';
+import { useLibraryContext } from '@/kitchen/use-library-context';
 import { columnOf, keptColumn, type Ground } from './columns';
 import type { Per } from './figures';
 import { Frontier } from './frontier';
@@ -46,6 +46,7 @@ function useVersions(
   doc: StoredRecipe,
   current: TableDiner,
   kitchen: Kitchen,
+  needed: (recipe: StoredRecipe) => readonly KeptRecipe[],
 ): { readonly found: Found | null; readonly why: string | null } {
   const context = useLibraryContext();
   const [found, setFound] = useState<Found | null>(null);
@@ -55,9 +56,8 @@ function useVersions(
   useEffect(() => {
     if (!open) return;
     let here = true;
-    const [recipe] = plainRecipes([doc]);
-    if (!recipe) return;
-    void askPlanner((door) => door.compare(recipe, protocol, context, tastes)).then(
+    const recipes = needed(doc);
+    void askPlanner((door) => door.compare(recipes, protocol, context, tastes)).then(
       (r) => {
         if (here) setFound({ of: doc, protocol: protocol.id, ...r });
       },
@@ -68,7 +68,7 @@ function useVersions(
     return () => {
       here = false;
     };
-  }, [open, doc, protocol, context, tastes]);
+  }, [open, doc, protocol, context, tastes, needed]);
   return {
     found: found?.of === doc && found.protocol === protocol.id ? found : null,
     why: failed?.of === doc ? failed.why : null,
@@ -101,6 +101,8 @@ export function CompareDialog({
   diners,
   kitchen,
   readSettings,
+  library,
+  needed,
   onKeep,
   onTake,
 }: {
@@ -112,19 +114,21 @@ export function CompareDialog({
   diners: readonly StoredDiner[];
   kitchen: Kitchen;
   readSettings: ReadSettings;
+  library: Library;
+  needed: (recipe: StoredRecipe) => readonly KeptRecipe[];
   onKeep: (version: Version) => void;
   onTake: (text: string, changes: readonly Change[]) => void;
 }) {
   const { protocol } = current;
   const { byId } = useProtocols();
   const plateCost = usePlateCost(kitchen);
-  const { found, why } = useVersions(open, doc, current, kitchen);
+  const { found, why } = useVersions(open, doc, current, kitchen, needed);
   const others = useOthers(open, doc);
   const [picked, setPicked] = useState<readonly string[]>([]);
   const [per, setPer] = useState<Per>('plate');
   const ground = useMemo<Ground>(
-    () => ({ settings: readSettings, protocol, diners, byId, role: doc.role, plateCost }),
-    [readSettings, protocol, diners, byId, doc.role, plateCost],
+    () => ({ settings: readSettings, library, protocol, diners, byId, role: doc.role, plateCost }),
+    [readSettings, library, protocol, diners, byId, doc.role, plateCost],
   );
   const made = useMemo(() => (found?.versions ?? []).map((v) => columnOf(v, ground)), [found, ground]);
   const kept = useMemo(

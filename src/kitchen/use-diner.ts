@@ -1,9 +1,9 @@
 'use client';
 import { useMemo } from 'react';
 import { PROTOCOLS, type Protocol } from '@/core/protocol';
-import { useDiners } from '../bench/use-table';
-import { useProtocols } from '../rules/use-protocols';
-import { useSettings } from '../settings/use-settings';
+import { useDiners } from './use-table';
+import { useProtocols } from './use-protocols';
+import { useSettings } from './use-settings';
 
 /** Somebody at the table and their protocol. */
 export interface TableDiner {

@@ -4,7 +4,7 @@ import type { Protocol } from '@/core/protocol';
 import type { Range } from '@/core/range/range';
 import { Glyph } from '@/ui/glyph';
 import { Legend } from '@/ui/legend';
-import { shortLabel } from '../bench/model';
+import { shortLabel } from '@/kitchen/words';
 import type { Column } from './columns';
 import { figuresOf, shown, type Per } from './figures';
 

@@ -10,8 +10,8 @@ import type { ReadRecipe } from '@/core/read/types';
 import { tastesOf, type KitchenTastes } from '@/core/swap/tastes';
 import { database, type StoredDiner, type StoredKitchenFood, type StoredSwapUse } from '@/data/db';
 import { listKitchen, listSwapUses } from '@/data/kitchen';
-import { useDiners } from '../bench/use-table';
-import { useSettings } from '../settings/use-settings';
+import { useDiners } from './use-table';
+import { useSettings } from './use-settings';
 
 /** What a plate costs, in words; null while no price is kept at all. */
 export type PlateCost = (read: ReadRecipe) => string | null;
