@@ -9,7 +9,8 @@ import type { Packet } from '@/core/label/schema';
 import type { MeasureSettings } from '@/core/measure/units';
 import type { Protocol } from '@/core/protocol';
 import type { AllergenDoubt } from '@/core/read/allergens';
-import { libraryOf, roleOfKept, type KeptRecipe, type Library } from '@/core/read/library';
+import { roleOfKept } from '@/core/audit/role';
+import { libraryOf, type KeptRecipe, type Library } from '@/core/read/library';
 import type { Range } from '@/core/range/range';
 import { oneChange, type OneChange } from '@/core/swap/one-change';
 

@@ -1,5 +1,5 @@
 import { isAmount } from '@/core/audit/limits';
-import { roleFromTitle } from '@/core/protocol';
+import { roleOf } from '@/core/audit/role';
 import { parseRecipe } from '@/core/recipe/parse';
 import { readRecipe } from '@/core/read/read';
 import type { ReadRecipe, ReadSettings } from '@/core/read/types';
@@ -207,7 +207,7 @@ export function adapt(
   options: AdaptOptions,
   solve: Solve,
 ): Adaptation {
-  const role = options.role ?? roleFromTitle(read.recipe.title);
+  const role = options.role ?? roleOf(read).role;
   const quiet: ReadSettings = { ...settings, names: false };
   const context: Seeking = { diners, settings: quiet, spoken: settings, options, role, solve };
   const [main] = diners;

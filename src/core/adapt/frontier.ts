@@ -1,6 +1,7 @@
 import { auditRecipe } from '@/core/audit/audit';
 import { dishOf, isComplete } from '@/core/audit/dish';
-import { roleFromTitle, type Limit, type Protocol } from '@/core/protocol';
+import type { Limit, Protocol } from '@/core/protocol';
+import { roleOf } from '@/core/audit/role';
 import type { Range } from '@/core/range/range';
 import { parseRecipe } from '@/core/recipe/parse';
 import { readRecipe } from '@/core/read/read';
@@ -84,7 +85,7 @@ export function frontierOf(
   against: Against = 'fat',
 ): FrontierPoint[] {
   const aim = AIMS[against];
-  const role = options.role ?? roleFromTitle(read.recipe.title);
+  const role = options.role ?? roleOf(read).role;
   const dish = dishOf(read);
   const point = (text: string, changes: readonly Change[]): FrontierPoint | null => {
     const audit = auditRecipe(readRecipe(parseRecipe(text), settings), protocol, { role, per100g: false });

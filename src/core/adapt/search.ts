@@ -79,8 +79,9 @@ const NEAR = 0.5;
 
 export const fits = (audit: RecipeAudit) => audit.verdict === 'within' || audit.verdict === 'near';
 
-export const auditFor = (read: ReadRecipe, diner: ForDiner, { options, role }: Context): RecipeAudit =>
-  auditRecipe(read, diner.protocol, { role, source: options.source ?? '', plate: diner.plate });
+/** A fresh audit, as anybody makes it who reads the text: the part it plays is what its own words say. */
+export const auditFor = (read: ReadRecipe, diner: ForDiner, { options }: Context): RecipeAudit =>
+  auditRecipe(read, diner.protocol, { role: options.role, source: options.source ?? '', plate: diner.plate });
 
 /** True where everyone may eat it: every limit held by a fresh audit, no allergen of theirs in it. */
 export const servesAll = (read: ReadRecipe, context: Context): boolean =>

@@ -1,6 +1,7 @@
 import { auditRecipe } from '@/core/audit/audit';
 import type { RecipeAudit } from '@/core/audit/schema';
-import { protocolById, roleFromTitle, type Protocol } from '@/core/protocol';
+import { protocolById, type Protocol } from '@/core/protocol';
+import { roleOf } from '@/core/audit/role';
 import { parseRecipe } from '@/core/recipe/parse';
 import { readRecipe } from '@/core/read/read';
 import type { ReadRecipe, ReadSettings } from '@/core/read/types';
@@ -54,7 +55,7 @@ export function versionsOf(
   options: AdaptOptions,
   solve: Solve,
 ): Version[] {
-  const role = options.role ?? roleFromTitle(read.recipe.title);
+  const role = options.role ?? roleOf(read).role;
   const look = (text: string) => readRecipe(parseRecipe(text), settings);
   const judged = (r: ReadRecipe) => auditRecipe(r, protocol, { role });
   const own = judged(read);

@@ -2,7 +2,7 @@ import { techniquesIn } from '@/core/caution/beliefs';
 import { cautionsOf, whyNotAdapted } from '@/core/caution/cautions';
 import { zeros } from '@/core/food/nutrients';
 import type { Corners } from '@/core/range/bounds';
-import { roleFromTitle, type Protocol, type RoleId } from '@/core/protocol';
+import type { Protocol, RoleId } from '@/core/protocol';
 import { exact, type Range } from '@/core/range/range';
 import { allergensOfLines } from '@/core/read/allergens';
 import { gramsTogether } from '@/core/read/corners';
@@ -14,6 +14,7 @@ import { headroom, inSpoons, lessOf } from './headroom';
 import { contribution, per100g, perServing, totals } from './figures';
 import { findingsOf } from './findings';
 import { judgeLimit, worst } from './limits';
+import { roleOf } from './role';
 import type { AuditLine, Finding, RecipeAudit } from './schema';
 
 const NOTHING_AT_ALL: Corners = [zeros()];
@@ -167,7 +168,8 @@ function variantsOf(
  * for each limit and for the dish. Never `within` where any reading of the words would be over.
  */
 export function auditRecipe(read: ReadRecipe, protocol: Protocol, options: AuditOptions = {}): RecipeAudit {
-  const role = options.role ?? roleFromTitle(read.recipe.title);
+  const guessed = options.role === undefined ? roleOf(read) : null;
+  const role = options.role ?? guessed?.role ?? 'main';
   const dish = dishOf(read, options.plate);
   const { servings } = dish;
   const total = totals(dish);
@@ -192,6 +194,7 @@ export function auditRecipe(read: ReadRecipe, protocol: Protocol, options: Audit
     source: options.source ?? '',
     title: read.recipe.title,
     role,
+    roleBecause: guessed?.because ?? null,
     servings: plain(read.servings.range) as Range,
     servingsText: read.servings.text,
     lines: read.lines.map((l, i) => auditLine(l, findings[i] ?? [], total.energyKcal)),

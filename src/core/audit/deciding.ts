@@ -1,14 +1,12 @@
 import { AT } from '@/core/food/nutrients';
 import type { Limit, RoleId } from '@/core/protocol';
-import { partOfLimit } from '@/core/protocol/part';
+import { factorOf, partOfLimit } from '@/core/protocol/part';
 import { partOf, type Corners } from '@/core/range/bounds';
 import { exact } from '@/core/range/range';
 import type { CompleteDish } from './dish';
 import { isAmount, judgeLimit } from './limits';
 
 const MOST = 3;
-/** What a ratio's number is multiplied by. */
-const FACTORS: Partial<Record<Limit['per'], number>> = { energy: 100, '1000kcal': 1000, '100g': 100 };
 
 /** How far apart a line's corners lie, as seen by one limit. */
 function spread(line: Corners, limit: Limit, lambda: number): number {
@@ -35,7 +33,7 @@ export function deciding(limit: Limit, role: RoleId, dish: CompleteDish): number
   const { lines, servings } = dish;
   let current = dish;
   const judged = (d: CompleteDish) => judgeLimit(limit, role, d);
-  const lambda = judged(current).limit / (FACTORS[limit.per] ?? 1);
+  const lambda = judged(current).limit / factorOf(limit.per);
   const byServings = isAmount(limit) && servings.low !== servings.high;
   const order = lines
     .map((line, index) => ({ index, size: spread(line, limit, lambda) }))

@@ -1,6 +1,6 @@
 import { AT } from '@/core/food/nutrients';
 import { shareOf, type Limit, type RoleId } from '@/core/protocol';
-import { partOfLimit } from '@/core/protocol/part';
+import { factorOf, partOfLimit } from '@/core/protocol/part';
 import { ratioBounds, sumBounds } from '@/core/range/bounds';
 import { over, type Range } from '@/core/range/range';
 import { in100g, isComplete, knownPart, overEnds, type CompleteDish, type Dish } from './dish';
@@ -19,9 +19,6 @@ const aimFor = (limit: Limit, role: RoleId): number | null =>
 
 /** True for limits of an amount on a plate, which more servings divide; the others are ratios. */
 export const isAmount = (limit: Limit): boolean => limit.per === 'day' || limit.per === 'serving';
-
-/** Factor of a ratio against energy: %, for each kcal, for 1000 kcal. */
-const BY_ENERGY: Partial<Record<Limit['per'], number>> = { energy: 100, kcal: 1, '1000kcal': 1000 };
 
 /**
  * Where a range stands against a limit. `within` and `near` only where no reading breaks it; a range that
@@ -48,7 +45,7 @@ export function judge(
 /** A ratio's value over a dish whose lines are all understood. */
 function ratioOf(limit: Limit, dish: CompleteDish): Range | null {
   if (limit.per === '100g') return in100g(dish, limit.of, partOfLimit(limit));
-  return ratioBounds(dish.lines, partOfLimit(limit), AT.energyKcal, BY_ENERGY[limit.per] ?? 1);
+  return ratioBounds(dish.lines, partOfLimit(limit), AT.energyKcal, factorOf(limit.per));
 }
 
 /** A limit's value over the lines that are known, and whether all are. */

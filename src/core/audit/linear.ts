@@ -1,14 +1,11 @@
 import { AT } from '@/core/food/nutrients';
 import type { Food } from '@/core/food/table';
 import type { Limit, RoleId } from '@/core/protocol';
-import { partOfLimit } from '@/core/protocol/part';
+import { factorOf, partOfLimit } from '@/core/protocol/part';
 import { partOf, type Corners } from '@/core/range/bounds';
 import { exact, type Range } from '@/core/range/range';
 import type { CompleteDish } from './dish';
 import { isAmount, limitFor } from './limits';
-
-/** What a ratio's number is multiplied by: %, for each kcal, for 1000 kcal, in 100 g. */
-const FACTOR: Partial<Record<Limit['per'], number>> = { energy: 100, kcal: 1, '1000kcal': 1000, '100g': 100 };
 
 /**
  * A limit as one linear sum over lines that must not be above a constant: Σ (part − λ·denominator) at each
@@ -46,7 +43,7 @@ export function linearOf(limit: Limit, role: RoleId, dish: CompleteDish): Linear
   const sign = limit.bound === 'most' ? 1 : -1;
   const bound = limitFor(limit, role);
   const amount = isAmount(limit);
-  const lambda = amount ? 0 : bound / (FACTOR[limit.per] ?? 1);
+  const lambda = amount ? 0 : bound / factorOf(limit.per);
   const byWeight = limit.per === '100g';
   const by = byWeight ? AT.weightG : AT.energyKcal;
   // a weighed pot is one constant, whatever its lines weigh

@@ -107,6 +107,8 @@ export const RecipeAuditSchema = z.object({
   source: z.string(),
   title: z.string(),
   role: z.enum(['main', 'breakfast', 'side', 'sauce', 'snack']),
+  /** What says that it is a main, a side …; null where the cook did. */
+  roleBecause: z.string().nullable(),
   servings: RangeSchema,
   servingsText: z.string(),
   lines: z.array(LineSchema),

@@ -96,7 +96,7 @@ describe('never a false "within" through a label', () => {
             corrections: {},
             larder,
           });
-          const audit = auditRecipe(read, strict);
+          const audit = auditRecipe(read, strict, { role: 'main' });
           const share = (100 * 9 * fat) / kcal;
           const plate = (sodium * grams) / 2;
           const shareLimit = audit.limits.find((l) => l.id === 'fat-share');

@@ -1,6 +1,13 @@
 import raw from '@content/compiled/protocols.json';
 import { resolveProtocol } from './resolve';
-import type { Protocol, ProtocolFile, ProtocolSource, RoleId, Switch } from './schema';
+import {
+  ROLES,
+  type Protocol,
+  type ProtocolFile,
+  type ProtocolSource,
+  type RoleId,
+  type Switch,
+} from './schema';
 
 export { ROLES } from './schema';
 export type { Limit, Protocol, ProtocolSource, RoleId, Switch } from './schema';
@@ -29,19 +36,25 @@ export const shareOf = (role: RoleId): number => file.roles[role].share;
 /** What a cook calls a role: "a main". */
 export const roleLabel = (role: RoleId): string => file.roles[role].label;
 
-/**
- * The role that a dish's title says it has, `main` where it says none. Every other role has a smaller
- * share of the day, so a wrong guess is stricter, never laxer.
- */
-export function roleFromTitle(title: string): RoleId {
+/** The role that a dish's title says it has; null where it says none. */
+export function roleFromTitle(title: string): RoleId | null {
   // what comes last names the dish: "bread with walnut sauce" is no sauce, "walnut sauce" is one
   const head =
     title
       .toLowerCase()
       .split(/\b(?:with|in|on|and|over|&)\b|[,(:]/)[0]
       ?.trim() ?? '';
-  for (const [role, { words }] of Object.entries(file.roles))
-    if (words.some((word) => head.endsWith(word) || (role === 'breakfast' && head.includes(word))))
-      return role as RoleId;
-  return 'main';
+  let found: RoleId | null = null;
+  let longest = 0;
+  // the longest words say most: a smoothie bowl is no bowl
+  for (const role of ROLES)
+    for (const word of file.roles[role].words)
+      if (word.length > longest && (ends(head, word) || (role === 'breakfast' && head.includes(word)))) {
+        found = role;
+        longest = word.length;
+      }
+  return found;
 }
+
+/** True where a name ends with words, not with a part of one: "cupcake" is no "cake". */
+const ends = (head: string, words: string): boolean => head === words || head.endsWith(` ${words}`);

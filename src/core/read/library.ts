@@ -1,6 +1,6 @@
 import type { Larder } from '@/core/food/larder';
 import type { MeasureSettings } from '@/core/measure/units';
-import { roleFromTitle, type RoleId } from '@/core/protocol';
+import type { RoleId } from '@/core/protocol';
 import { parseRecipe } from '@/core/recipe/parse';
 import { titleOf } from '@/core/recipe/title';
 import { readRecipe } from './read';
@@ -71,10 +71,6 @@ export function libraryOf(recipes: readonly KeptRecipe[], ground: Ground): Libra
   const read = (recipe: KeptRecipe): ReadRecipe => readRecipe(parseRecipe(recipe.text), settingsOf(recipe));
   return { larder, settingsOf, read };
 }
-
-/** The part that a kept recipe plays in a day: as the cook said, else as its title says. */
-export const roleOfKept = (recipe: KeptRecipe, read: ReadRecipe): RoleId =>
-  recipe.role ?? roleFromTitle(read.recipe.title);
 
 /** The recipes that a dish is made of, to any depth, and itself first: all that must be known to read it elsewhere. */
 export function madeOf(recipe: KeptRecipe, recipes: readonly KeptRecipe[], library: Library): KeptRecipe[] {

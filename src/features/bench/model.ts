@@ -2,7 +2,8 @@ import type { AuditLimit, AuditLine, RecipeAudit, Verdict } from '@/core/audit/s
 import { AT } from '@/core/food/nutrients';
 import { showNumber, showRange } from '@/core/format/figures';
 import { type Limit, type Protocol } from '@/core/protocol';
-import { partOfLimit } from '@/core/protocol/part';
+import { isAmount } from '@/core/audit/limits';
+import { factorOf, partOfLimit } from '@/core/protocol/part';
 import { partOf } from '@/core/range/bounds';
 import { over, type Range } from '@/core/range/range';
 import type { ReadRecipe } from '@/core/read/types';
@@ -70,12 +71,8 @@ export function gaugesOf(
   const bans: Ban[] = [];
   const energy = read.lines.reduce((sum, l) => sum + (l.corners?.[0]?.[AT.energyKcal] ?? 0), 0);
   const eaten = audit.total.weightG?.best ?? 0;
-  const divisor = (per: Limit['per']) =>
-    (
-      ({ energy: energy / 100, kcal: energy, '1000kcal': energy / 1000, '100g': eaten / 100 }) as Partial<
-        Record<Limit['per'], number>
-      >
-    )[per] ?? read.servings.range.best;
+  const divisor = (rule: Limit) =>
+    isAmount(rule) ? read.servings.range.best : (rule.per === '100g' ? eaten : energy) / factorOf(rule.per);
   audit.limits.forEach((limit, i) => {
     const rule = protocol.limits[i];
     if (!rule) return;
@@ -86,7 +83,7 @@ export function gaugesOf(
       bans.push({ limit, lines });
       return;
     }
-    const by = divisor(rule.per);
+    const by = divisor(rule);
     const segments: Segment[] = [];
     let from = 0;
     read.lines.forEach((l, line) => {

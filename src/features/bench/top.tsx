@@ -57,6 +57,7 @@ export function Top({ audit, said, overruled, onServings, onRole }: TopProps) {
           <span className="sr-only">What it is</span>
           <select
             value={audit.role}
+            title={audit.roleBecause ? `Read so since ${audit.roleBecause}` : 'As you said'}
             onChange={(e) => onRole(e.target.value as RoleId)}
             className="rounded border-[1.5px] border-hair bg-sheet py-0.5 pl-1 text-ink"
           >
