@@ -1,79 +1,23 @@
 import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { z } from 'zod';
+import { AdaptationSchema } from '../src/core/adapt/schema';
 import { readAllergens } from '../src/core/allergen/allergen';
 import { AuditSchema, type RecipeAudit } from '../src/core/audit/schema';
 import { auditText, withRecipes } from '../src/core/audit/text';
-import { larderOf, TABLE_LARDER, type Larder } from '../src/core/food/larder';
+import { TABLE_LARDER } from '../src/core/food/larder';
 import { foodRows } from '../src/core/food/list';
-import { PROTOCOLS, protocolById, ROLES, settled, type Protocol, type RoleId } from '../src/core/protocol';
-import { isGrams, isServings, MOST_GRAMS, MOST_SERVINGS } from '../src/core/recipe/limits';
 import { recipeText } from '../src/core/format/text';
-import { foodsOf } from '../src/core/label/packet';
 import { readLabel } from '../src/core/label/read';
 import { LabelSchema } from '../src/core/label/schema';
-import { readArchive } from '../src/data/archive';
-import { readProtocol } from '../src/data/protocols';
-import { adaptText } from '../src/server/adapt-text';
-import { AdaptationSchema } from '../src/core/adapt/schema';
-import { tastesOf, type KitchenTastes } from '../src/core/swap/tastes';
-import { US_MEASURES } from '../src/core/measure/units';
+import { PROTOCOLS, ROLES, type Protocol, type RoleId } from '../src/core/protocol';
+import { isGrams, isServings, MOST_GRAMS } from '../src/core/recipe/limits';
 import { StepsSchema, type Steps } from '../src/core/steps/schema';
 import { textSteps } from '../src/core/steps/steps';
+import { adaptText } from '../src/server/adapt-text';
+import { cookFiles, tasteFile } from './cook';
+import { complain, groundOf, protocolOf, textsOf, UNIT_MESSAGES, USAGE, type Flags } from './inputs';
 import { adaptationTable, auditTable, labelTable, stepsTable } from './table';
-
-const USAGE = `usage:
-  dulvet audit FILE… [--protocol ID|FILE.json] [--servings N] [--role ${ROLES.join('|')}] [--pot GRAMS] [--plate GRAMS]
-               [--cup us|metric] [--larder KITCHEN] [--json]
-  dulvet adapt FILE [--protocol ID|FILE.json] [--also ID|FILE.json]… [--alternatives K] [--keep LINE]… [--change LINE]…
-               [--allergens LIST] [--servings N] [--role R] [--cup us|metric] [--larder KITCHEN] [--json]
-  dulvet label FILE [--protocol ID] [--json]
-  dulvet steps FILE… [--cup us|metric] [--larder KITCHEN] [--json]
-  dulvet protocols | foods QUERY | schema
-FILE may be - for standard input; KITCHEN is a file saved under Settings, whose packets and words are used.`;
-
-function complain(message: string): 2 {
-  process.stderr.write(`${message}\n`);
-  return 2;
-}
-
-type Flags = Record<string, string | boolean | string[] | undefined>;
-
-const UNIT_MESSAGES = { servings: `a number of servings is above 0 and at most ${MOST_SERVINGS}` };
-
-/** A shipped protocol by its id, one of the cook's own from its file, or what is wrong. */
-function protocolOf(name: string): Protocol | string {
-  const shipped = protocolById(name);
-  if (shipped) return shipped;
-  if (!name.endsWith('.json'))
-    return `there is no protocol "${name}"; there are ${PROTOCOLS.map((p) => p.id).join(', ')}, or a file saved from the Rules`;
-  let text: string;
-  try {
-    text = readFileSync(name, 'utf8');
-  } catch (error) {
-    return `${name}: cannot be read (${(error as NodeJS.ErrnoException).code ?? 'unknown error'})`;
-  }
-  const reading = readProtocol(text);
-  if (!reading.ok) return `${name}: ${reading.message}`;
-  return settled(reading.source) ?? `${name}: its rules cannot hold together`;
-}
-
-/** Packets, words and tastes of a kitchen that was saved to a file, or what is wrong with it. */
-function kitchenOf(file: string): { larder: Larder; tastes: KitchenTastes } | string {
-  let text: string;
-  try {
-    text = readFileSync(file, 'utf8');
-  } catch (error) {
-    return `${file}: cannot be read (${(error as NodeJS.ErrnoException).code ?? 'unknown error'})`;
-  }
-  const reading = readArchive(text);
-  if (!reading.ok) return `${file}: ${reading.message}`;
-  const { packets, meanings, kitchen, swapUses } = reading.archive;
-  return {
-    larder: larderOf(foodsOf(packets), Object.fromEntries(meanings.map((m) => [m.words, m.foodId]))),
-    tastes: tastesOf(kitchen, swapUses),
-  };
-}
 
 /** Audits files; 0 all within, 1 some not, 2 some could not be read. */
 function audit(files: readonly string[], flags: Flags): number {
@@ -86,30 +30,20 @@ function audit(files: readonly string[], flags: Flags): number {
   const role = flags.role as RoleId | undefined;
   if (role !== undefined && !ROLES.includes(role))
     return complain(`audit: --role ${role}: one of ${ROLES.join(', ')}`);
-  if (flags.cup !== undefined && flags.cup !== 'us' && flags.cup !== 'metric')
-    return complain(`audit: --cup ${String(flags.cup)}: us or metric`);
-  const cup = flags.cup === 'metric' ? 'metric' : 'us';
+  const ground = groundOf('audit', flags);
+  if (typeof ground === 'string') return complain(ground);
   const [potG, plateG] = [flags.pot, flags.plate].map((g) => (g === undefined ? undefined : Number(g)));
   for (const grams of [potG, plateG])
     if (grams !== undefined && !isGrams(grams))
       return complain(`audit: --pot and --plate are grams above 0, at most ${MOST_GRAMS}`);
-  const kitchen = typeof flags.larder === 'string' ? kitchenOf(flags.larder) : undefined;
-  if (typeof kitchen === 'string') return complain(kitchen);
-  const texts: { file: string; text: string }[] = [];
-  let unread = 0;
-  for (const file of files) {
-    try {
-      texts.push({ file, text: readFileSync(file === '-' ? 0 : file, 'utf8') });
-    } catch (error) {
-      complain(`${file}: cannot be read (${(error as NodeJS.ErrnoException).code ?? 'unknown error'})`);
-      unread += 1;
-    }
-  }
-  const options = { servings, role, measures: { cup, tablespoon: 'us' } as const, potG, plateG };
+  const read = textsOf(files);
+  const { texts } = read;
+  let { unread } = read;
+  const options = { servings, role, measures: ground.measures, potG, plateG };
   // recipes named together may be ingredients of each other
   const shelf = withRecipes(
     texts.map((t) => t.text),
-    kitchen?.larder ?? TABLE_LARDER,
+    ground.larder ?? TABLE_LARDER,
     options.measures,
   );
   const recipes: RecipeAudit[] = [];
@@ -130,23 +64,13 @@ function audit(files: readonly string[], flags: Flags): number {
 /** What each clause of the method does; 0 where every file was read, 2 where one could not be. */
 function steps(files: readonly string[], flags: Flags): number {
   if (files.length === 0) return complain(`steps: no file is named\n${USAGE}`);
-  if (flags.cup !== undefined && flags.cup !== 'us' && flags.cup !== 'metric')
-    return complain(`steps: --cup ${String(flags.cup)}: us or metric`);
-  const kitchen = typeof flags.larder === 'string' ? kitchenOf(flags.larder) : undefined;
-  if (typeof kitchen === 'string') return complain(kitchen);
-  const cup = flags.cup === 'metric' ? 'metric' : 'us';
+  const ground = groundOf('steps', flags);
+  if (typeof ground === 'string') return complain(ground);
   const recipes: Steps['recipes'] = [];
-  let unread = 0;
-  for (const file of files) {
-    let text: string;
-    try {
-      text = readFileSync(file === '-' ? 0 : file, 'utf8');
-    } catch (error) {
-      complain(`${file}: cannot be read (${(error as NodeJS.ErrnoException).code ?? 'unknown error'})`);
-      unread += 1;
-      continue;
-    }
-    const read = textSteps(text, file, { measures: { cup, tablespoon: 'us' }, larder: kitchen?.larder });
+  const inputs = textsOf(files);
+  let { unread } = inputs;
+  for (const { file, text } of inputs.texts) {
+    const read = textSteps(text, file, ground);
     if (read.ok) recipes.push(...read.recipes);
     else {
       complain(`${file}, line 1: ${read.message}`);
@@ -215,21 +139,19 @@ async function adaptFile(files: readonly string[], flags: Flags): Promise<number
   const others = (Array.isArray(flags.also) ? flags.also : []).map(protocolOf);
   const unknown = others.find((p) => typeof p === 'string');
   if (unknown !== undefined) return complain(`adapt: ${unknown}`);
-  if (flags.cup !== undefined && flags.cup !== 'us' && flags.cup !== 'metric')
-    return complain(`adapt: --cup ${String(flags.cup)}: us or metric`);
-  const kitchen = typeof flags.larder === 'string' ? kitchenOf(flags.larder) : undefined;
-  if (typeof kitchen === 'string') return complain(kitchen);
+  const ground = groundOf('adapt', flags);
+  if (typeof ground === 'string') return complain(ground);
   const [locked, forced] = [flags.keep, flags.change].map((f) => (Array.isArray(f) ? f : []));
   const result = await adaptText(
     text,
     [protocol, ...(others as Protocol[])].map((p) => ({ protocol: p, allergens })),
     {
-      measures: flags.cup === 'metric' ? { cup: 'metric', tablespoon: 'us' } : US_MEASURES,
+      measures: ground.measures,
       corrections: {},
       servings,
-      larder: kitchen?.larder,
+      larder: ground.larder,
     },
-    { role, source: file, alternatives, locked, forced, tastes: kitchen?.tastes },
+    { role, source: file, alternatives, locked, forced, tastes: ground.tastes },
   );
   if (!result.ok)
     return complain(
@@ -291,6 +213,13 @@ async function main(argv: string[]): Promise<number> {
         also: { type: 'string', multiple: true },
         allergens: { type: 'string' },
         larder: { type: 'string' },
+        add: { type: 'string', multiple: true },
+        at: { type: 'string' },
+        from: { type: 'string' },
+        cooks: { type: 'string' },
+        burners: { type: 'string' },
+        ovens: { type: 'string' },
+        times: { type: 'string' },
         json: { type: 'boolean' },
         help: { type: 'boolean' },
       },
@@ -313,6 +242,10 @@ async function main(argv: string[]): Promise<number> {
       return label(rest, values);
     case 'steps':
       return steps(rest, values);
+    case 'cook':
+      return cookFiles(rest, values);
+    case 'taste':
+      return tasteFile(rest, values);
     case 'protocols':
       return protocols(values.json ?? false);
     case 'foods':

@@ -15,6 +15,8 @@ import { BuyingFile, Units, Vague, Words } from '../src/core/food/schema';
 import { resolveProtocol } from '../src/core/protocol/resolve';
 import { ProtocolFile } from '../src/core/protocol/schema';
 import { BeliefFile, CautionFile } from '../src/core/caution/schema';
+import { CookSchema, TaskFile } from '../src/core/cook/schema';
+import { TastingSchema } from '../src/core/cook/taste-schema';
 import { LabelNames } from '../src/core/label/schema';
 import { PreparationFile, YieldFile } from '../src/core/prepare/schema';
 import { StepWordsFile, VerbFile } from '../src/core/step/schema';
@@ -150,6 +152,23 @@ for (const [id, verb] of Object.entries(verbs.verbs)) {
       fail(`verbs.yaml, ${id}`, `"${tool}" is no tool of step-words.yaml`);
 }
 write('verbs', verbs);
+const tasks = yaml('tasks.yaml', TaskFile);
+for (const id of [
+  ...tasks.joins,
+  ...tasks.gathers,
+  ...tasks.silent,
+  ...tasks.leaves,
+  ...Object.keys(tasks.holds),
+])
+  if (!(id in verbs.verbs)) fail('tasks.yaml', `"${id}" is no verb of verbs.yaml`);
+for (const kind of [
+  ...tasks.lines.flatMap((l) => l.kinds ?? []),
+  ...tasks['at-once'].kinds,
+  ...tasks['leaves-wait'].kinds,
+  ...tasks.unscaled.flatMap((u) => u.kinds ?? []),
+])
+  if (!kinds[kind]) fail('tasks.yaml', `"${kind}" is no kind`);
+write('tasks', tasks);
 const swapFile = swaps(ids);
 write('swaps', swapFile);
 write('label-names', yaml('label-names.yaml', LabelNames));
@@ -159,7 +178,13 @@ copyFileSync(
   path.join(path.dirname(createRequire(__filename).resolve('highs')), 'highs.wasm'),
   path.resolve(root, '../public/highs.wasm'),
 );
-const published = { 'audit-1': AuditSchema, 'adaptation-1': AdaptationSchema, 'steps-1': StepsSchema };
+const published = {
+  'audit-1': AuditSchema,
+  'adaptation-1': AdaptationSchema,
+  'steps-1': StepsSchema,
+  'cook-1': CookSchema,
+  'tasting-1': TastingSchema,
+};
 for (const [name, schema] of Object.entries(published))
   writeFileSync(
     path.resolve(root, `../public/schema/${name}.json`),

@@ -29,6 +29,20 @@ function resourcesOf({ jobs, kitchen }: Problem): Resource[] {
 const tooMany = ({ count, celsius }: Resource, jobs: readonly number[]): boolean =>
   celsius ? ovensFor(jobs.map((i) => celsius.get(i) ?? null)) > count : jobs.length > count;
 
+/** Jobs of one resource no two of which can run at once, however they are ordered: as many of the longest as there are. */
+function inTurn(resource: Resource, minutes: (i: number) => number, network: Network): number[] {
+  if (!resource.celsius) return resource.count === 1 ? [...resource.jobs] : [];
+  const out: number[] = [];
+  for (const i of [...resource.jobs].sort((a, b) => minutes(b) - minutes(a)))
+    if (
+      out.every(
+        (k) => network.at(i, k) >= minutes(i) || network.at(k, i) >= minutes(k) || tooMany(resource, [i, k]),
+      )
+    )
+      out.push(i);
+  return out;
+}
+
 /** A set that is too much for a resource, no part of which is. */
 function forbidden(resource: Resource, running: readonly number[]): number[] {
   let set = [...running];
@@ -111,10 +125,11 @@ class Search {
 
   bound(network: Network): number {
     let bound = network.at(this.table, this.start);
-    for (const { jobs, count, celsius } of this.resources) {
-      if (celsius) continue;
-      const own = jobs.map((i) => this.headed(network, i));
-      bound = Math.max(bound, count === 1 ? oneMachine(own) : manyMachines(own, count));
+    for (const resource of this.resources) {
+      const turns = inTurn(resource, (i) => this.minutesOf(i), network);
+      const own = (turns.length > 0 ? turns : resource.jobs).map((i) => this.headed(network, i));
+      if (turns.length > 0) bound = Math.max(bound, oneMachine(own));
+      else if (!resource.celsius) bound = Math.max(bound, manyMachines(own, resource.count));
     }
     return bound;
   }
@@ -160,11 +175,11 @@ class Search {
     const latest = this.best ? this.best.minutes - (this.phase === 'shortest' ? 1 : 0) : Infinity;
     for (let changed = true; changed;) {
       changed = false;
-      for (const { jobs, count, celsius } of this.resources) {
-        if (count !== 1 || celsius) continue;
-        for (const i of jobs)
-          for (const j of jobs) {
-            if (i >= j) continue;
+      for (const resource of this.resources) {
+        if (resource.count !== 1) continue;
+        for (const i of resource.jobs)
+          for (const j of resource.jobs) {
+            if (i >= j || (resource.celsius && !tooMany(resource, [i, j]))) continue;
             const [pi, pj] = [this.minutesOf(i), this.minutesOf(j)];
             if (network.at(i, j) >= pi || network.at(j, i) >= pj) continue;
             const may = (a: number, b: number, pa: number) =>

@@ -143,8 +143,10 @@ function deedAt(
   // "butter beans go in last"
   if (name && name.to - name.from > 1) return null;
   if (name?.kind === 'tool' && hit.form !== 'base') return null;
-  if (hit.form !== 'base') return hit.form === 'ing' || hit.form === 's' ? (held ? null : hit) : hit;
   const before = i > from ? tokens[i - 1] : undefined;
+  // "spoon over the topping" is a thing, "topping with" a deed
+  if (hit.form === 'ing' && before && DETERMINERS.has(before.word)) return null;
+  if (hit.form !== 'base') return hit.form === 'ing' || hit.form === 's' ? (held ? null : hit) : hit;
   const after = i + 1 < to ? tokens[i + 1] : undefined;
   const opens =
     !before ||
@@ -181,6 +183,8 @@ function deedAt(
       (nextName !== null && nextName.from === i + 1) ||
       after.kind === 'number' ||
       after.kind === 'mark';
+    // "whisk in the oil": a tool that is a deed where it opens
+    if (name?.kind === 'tool' && opens && object) return hit;
     if (name) {
       // a food's name: "salt the water", never "add salt, pepper"
       const deed =
@@ -226,8 +230,12 @@ function clausesOf(
   const open = (at: number, verb: VerbHit | null, verbAt: number, opener: string | null) => {
     // what leads to the deed belongs to it: "and then gently", "do not"
     let begin = at;
+    let joined = false;
     while (begin > current) {
       const w = tokens[begin - 1] as Token;
+      // "cover tightly and cook": what stands before the "and" belongs to the first deed
+      if (joined && isAdverb(w.word)) break;
+      joined ||= w.word === 'and' || w.word === 'or';
       const leads =
         w.kind === 'word' &&
         (BEFORE_DEED.has(w.word) ||

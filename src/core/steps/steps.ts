@@ -182,6 +182,12 @@ function clausesOf(scan: Scan, source: Source, s: Sentence, used: Map<number, nu
       verb ?? facts.celsius ?? facts.minutes ?? facts.heat ?? (facts.tools.length > 0 || foods.length > 0);
     // "if you like", a comma: no deed of its own
     if (!says) continue;
+    // "until golden, 10 minutes": the time of the deed before it
+    const before = out.at(-1);
+    if (!verb && facts.minutes && foods.length === 0 && before?.action && !before.minutes) {
+      out[out.length - 1] = { ...before, minutes: facts.minutes };
+      continue;
+    }
     out.push({ ...clause(polarity, span, own), ...facts, medium });
     // "fry the onions without oil": what is said of a food otherwise than of the deed stands beside it
     for (const f of foods)

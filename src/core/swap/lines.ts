@@ -107,7 +107,7 @@ function written(n: number, unit: string | undefined, metric: boolean): string {
 }
 
 /** "2 heads pak choi" → "2½ heads pak choi": the amount in the line's own words; null where it has none in front. */
-function inOwnAmount(line: ReadLine, ratio: number, settings: ReadSettings): string | null {
+export function inOwnAmount(line: ReadLine, ratio: number, settings: ReadSettings): string | null {
   const own = line.line.text;
   const m = NUMBER.exec(own);
   const grams = line.foods[0]?.grams;

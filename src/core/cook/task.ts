@@ -1,0 +1,30 @@
+import type { Range } from '@/core/range/range';
+import type { Attention } from '@/core/step/facts';
+
+/** What a task waits for, and how long what that made may wait for it. */
+export interface After {
+  readonly id: string;
+  readonly least: number;
+  readonly most: number | null;
+}
+
+/** One thing to do for a dish. */
+export interface Task {
+  readonly id: string;
+  readonly step: number | null;
+  readonly line: number | null;
+  readonly text: string;
+  /** The verb, by its id. */
+  readonly action: string;
+  readonly minutes: Range;
+  readonly said: boolean;
+  readonly attention: Attention;
+  readonly uses: readonly string[];
+  readonly celsius: number | null;
+  readonly after: readonly After[];
+  readonly optional: boolean;
+  /** Most minutes that what it made may wait for what comes next; null where it keeps. */
+  readonly holds: number | null;
+  /** Lines that it acts on. */
+  readonly lines: readonly number[];
+}
