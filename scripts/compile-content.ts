@@ -15,7 +15,7 @@ import { BuyingFile, Units, Vague, Words } from '../src/core/food/schema';
 import { resolveProtocol } from '../src/core/protocol/resolve';
 import { ProtocolFile } from '../src/core/protocol/schema';
 import { BeliefFile, CautionFile } from '../src/core/caution/schema';
-import { CookSchema, TaskFile } from '../src/core/cook/schema';
+import { CookSchema, LedgerKey, TaskFile } from '../src/core/cook/schema';
 import { TastingSchema } from '../src/core/cook/taste-schema';
 import { LabelNames } from '../src/core/label/schema';
 import { PreparationFile, YieldFile } from '../src/core/prepare/schema';
@@ -169,6 +169,10 @@ for (const kind of [
 ])
   if (!kinds[kind]) fail('tasks.yaml', `"${kind}" is no kind`);
 write('tasks', tasks);
+write(
+  'ledger',
+  named('ledger.yaml', yaml('ledger.yaml', z.array(LedgerKey)), ids, (f) => f.map((k) => k.food)),
+);
 const swapFile = swaps(ids);
 write('swaps', swapFile);
 write('label-names', yaml('label-names.yaml', LabelNames));

@@ -32,9 +32,65 @@ export function demo(foodIds: Set<string>, swapIds: Set<string>) {
         })
         .strict(),
     ),
-    recipes: z.array(z.object({ file: z.string(), role: z.string().optional() }).strict()),
+    recipes: z.array(
+      z.object({ file: z.string(), role: z.string().optional(), versionOf: z.string().optional() }).strict(),
+    ),
+    cookings: z.array(
+      z
+        .object({
+          recipe: z.string(),
+          daysAgo: z.number().positive(),
+          took: z.number().positive(),
+          added: z.array(z.string()),
+          words: z.array(
+            z
+              .object({
+                name: z.string(),
+                liked: z.union([z.literal(-1), z.literal(0), z.literal(1)]),
+                says: z.array(z.string()),
+              })
+              .strict(),
+          ),
+          note: z.string(),
+        })
+        .strict(),
+    ),
+    boxes: z.array(
+      z
+        .object({
+          recipe: z.string(),
+          grams: z.number().positive(),
+          place: z.enum(['fridge', 'freezer']),
+          daysAgo: z.number().nonnegative(),
+        })
+        .strict(),
+    ),
+    hand: z.array(z.object({ unit: z.string(), ml: z.array(z.number().positive()) }).strict()),
+    supper: z
+      .object({
+        recipes: z.array(z.string()).min(1),
+        cooks: z.array(z.string()).min(1),
+        burners: z.number().int(),
+        ovens: z.number().int(),
+        begunAgo: z.number().positive(),
+        table: z.number().positive(),
+        done: z.array(z.string()),
+        underWay: z.array(
+          z
+            .object({ id: z.string(), ago: z.number(), label: z.string(), minutes: z.number().positive() })
+            .strict(),
+        ),
+        added: z.array(
+          z.object({ dish: z.number().int(), text: z.string(), ago: z.number().positive() }).strict(),
+        ),
+      })
+      .strict(),
   });
-  const { diners, recipes } = yaml('demo/demo.yaml', Demo);
+  const { diners, recipes, cookings, boxes, hand, supper } = yaml('demo/demo.yaml', Demo);
+  const place = (file: string) => {
+    const at = recipes.findIndex((r) => r.file === file);
+    return at < 0 ? fail('demo/demo.yaml', `"${file}" is none of its recipes`) : at;
+  };
   const packets = yaml('demo/packets.yaml', z.array(PacketSchema));
   for (const packet of packets)
     if (packet.like !== null && !foodIds.has(packet.like))
@@ -63,9 +119,14 @@ export function demo(foodIds: Set<string>, swapIds: Set<string>) {
     swapUses: Object.entries(kitchen.done).map(([swapId, use]) => ({ swapId, ...use })),
     diners,
     packets,
-    recipes: recipes.map(({ file, role }) => ({
+    cookings: cookings.map((c) => ({ ...c, recipe: place(c.recipe) })),
+    boxes: boxes.map((b) => ({ ...b, recipe: place(b.recipe) })),
+    hand,
+    supper: { ...supper, recipes: supper.recipes.map(place) },
+    recipes: recipes.map(({ file, role, versionOf }) => ({
       text: readFileSync(path.join(root, 'demo', file), 'utf8'),
       role: role ?? null,
+      versionOf: versionOf === undefined ? null : place(versionOf),
     })),
   };
 }

@@ -86,6 +86,104 @@ const swapUse = z
 
 const protocol = z.object({ id: z.string(), source: ProtocolSource, updatedAt: time }).strict();
 
+const clock = z.string().regex(/^\d{1,2}:\d{2}$/, 'a time like 18:30');
+const times = z.number().positive().max(100);
+const moments = z.record(z.string(), z.number());
+/** Letters of a picture: about six megabytes of it. */
+const MOST_PHOTO = 8_000_000;
+const supper = z
+  .object({
+    id: z.literal('open'),
+    dishes: z
+      .array(
+        z
+          .object({
+            recipe: recipe
+              .pick({
+                id: true,
+                text: true,
+                role: true,
+                servings: true,
+                corrections: true,
+                potG: true,
+                plateG: true,
+              })
+              .strip(),
+            times,
+          })
+          .strict(),
+      )
+      .max(12),
+    table: clock,
+    cooks: z.array(z.string().min(1).max(80)).min(1).max(6),
+    burners: z.number().int().min(0).max(12),
+    ovens: z.number().int().min(0).max(4),
+    startedAt: time.nullable(),
+    done: moments,
+    begun: moments,
+    longer: moments,
+    ticks: z.array(z.string()),
+    at: z.string().nullable(),
+    timers: z.array(
+      z
+        .object({
+          id: z.string(),
+          label: z.string(),
+          task: z.string().nullable(),
+          endsAt: time.nullable(),
+          leftMs: z.number(),
+          rang: z.boolean(),
+        })
+        .strict(),
+    ),
+    added: z.array(z.object({ dish: z.number().int(), text: z.string().max(300), at: time }).strict()),
+    updatedAt: time,
+  })
+  .strict();
+const cooking = z
+  .object({
+    id: z.string().min(1),
+    recipeId: z.string(),
+    title: z.string(),
+    text: z.string(),
+    after: z.string(),
+    times,
+    cookedAt: time,
+    tookMinutes: z.number().nonnegative().nullable(),
+    minutes: z.record(z.string(), z.number().nonnegative()),
+    added: z.array(z.string().max(300)),
+    potG: grams,
+    plates: z.number().positive().max(MOST_SERVINGS).nullable(),
+    words: z.array(
+      z
+        .object({
+          name: z.string(),
+          liked: z.union([z.literal(-1), z.literal(0), z.literal(1)]),
+          says: z.array(z.string()),
+        })
+        .strict(),
+    ),
+    note: z.string().max(20_000),
+    photo: z.string().startsWith('data:image/').max(MOST_PHOTO).nullable(),
+    updatedAt: time,
+  })
+  .strict();
+const box = z
+  .object({
+    id: z.string().min(1),
+    name: z.string().min(1),
+    cookingId: z.string().nullable(),
+    grams: z.number().positive().max(MOST_GRAMS),
+    place: z.enum(['fridge', 'freezer']),
+    madeAt: time,
+    eaten: z.boolean(),
+    updatedAt: time,
+  })
+  .strict();
+const hand = z
+  .object({ unit: z.string().min(1), ml: z.array(z.number().positive().max(5000)), updatedAt: time })
+  .strict();
+
 /** Everything in one file. A change of shape is a new number, with a way to read the old one. */
 export const ArchiveSchema = z
   .object({
@@ -99,6 +197,11 @@ export const ArchiveSchema = z
     // files from before the kitchen was kept have none
     kitchen: z.array(kitchenFood).default([]),
     swapUses: z.array(swapUse).default([]),
+    // files from before the Stove have none
+    cookings: z.array(cooking).default([]),
+    boxes: z.array(box).default([]),
+    hand: z.array(hand).default([]),
+    suppers: z.array(supper).max(1).default([]),
     settings: z.object({
       measures: z
         .object({ cup: z.enum(['us', 'metric']), tablespoon: z.enum(['us', 'australian']) })
@@ -126,6 +229,10 @@ const ROWS = {
   meanings: meaning,
   kitchen: kitchenFood,
   swapUses: swapUse,
+  cookings: cooking,
+  boxes: box,
+  hand,
+  suppers: supper,
 } as const;
 export type TableName = keyof typeof ROWS;
 const TABLES = Object.keys(ROWS) as TableName[];
@@ -161,7 +268,10 @@ export async function exportArchive(
       return [];
     });
   };
-  const settings = await readSettings(db);
+  const { measures, ...others } = await readSettings(db);
+  // the cook's hand has rows of its own
+  const { hand: _, ...cups } = measures;
+  const settings = { ...others, measures: cups };
   const own = ArchiveSchema.shape.settings.safeParse(settings);
   if (!own.success) left.push({ what: 'settings', why: z.prettifyError(own.error) });
   const tables = Object.fromEntries(
@@ -200,7 +310,7 @@ export function readArchive(text: string): ArchiveReading {
   }
   const parsed = ArchiveSchema.safeParse(value);
   if (parsed.success) {
-    for (const table of ['recipes', 'diners', 'packets', 'protocols'] as const) {
+    for (const table of ['recipes', 'diners', 'packets', 'protocols', 'cookings', 'boxes'] as const) {
       const seen = new Set<string>();
       const twice = parsed.data[table].map((r) => r.id).find((id) => seen.size === seen.add(id).size);
       if (twice)

@@ -11,6 +11,10 @@ const TABLES: readonly TableName[] = [
   'meanings',
   'kitchen',
   'swapUses',
+  'cookings',
+  'boxes',
+  'hand',
+  'suppers',
 ];
 const KEYS: Record<TableName, string> = {
   recipes: 'id',
@@ -20,6 +24,10 @@ const KEYS: Record<TableName, string> = {
   meanings: 'words',
   kitchen: 'foodId',
   swapUses: 'swapId',
+  cookings: 'id',
+  boxes: 'id',
+  hand: 'unit',
+  suppers: 'id',
 };
 const SETTINGS = ['measures', 'theme', 'currency', 'natural', 'singleKeys'] as const;
 

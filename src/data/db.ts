@@ -2,6 +2,7 @@ import Dexie, { type DexieOptions, type EntityTable } from 'dexie';
 import type { ProtocolSource, RoleId } from '@/core/protocol';
 import type { Price } from '@/core/cost/cost';
 import type { Packet } from '@/core/label/schema';
+import type { KeptRecipe } from '@/core/read/library';
 import type { Correction, Corrections } from '@/core/read/types';
 import type { Splice } from './splice';
 
@@ -116,6 +117,98 @@ export interface StoredSwapUse {
   readonly updatedAt: number;
 }
 
+/** A timer that runs on the Stove: until a moment, or with so much left while it is stopped. */
+export interface StoredTimer {
+  readonly id: string;
+  readonly label: string;
+  readonly task: string | null;
+  /** Milliseconds since 1970; null while it is stopped. */
+  readonly endsAt: number | null;
+  readonly leftMs: number;
+  /** It has rung, and nobody has put it off yet. */
+  readonly rang: boolean;
+}
+
+/** The supper on the Stove: what it is made of, and how far it is. There is one. */
+export interface StoredSupper {
+  readonly id: 'open';
+  readonly dishes: readonly { readonly recipe: KeptRecipe; readonly times: number }[];
+  /** When it is to be on the table: "18:30". */
+  readonly table: string;
+  readonly cooks: readonly string[];
+  readonly burners: number;
+  readonly ovens: number;
+  /** Milliseconds since 1970; null before cooking is begun. */
+  readonly startedAt: number | null;
+  /** Moments at which tasks were done and begun, by their ids; minutes they took longer. */
+  readonly done: Readonly<Record<string, number>>;
+  readonly begun: Readonly<Record<string, number>>;
+  readonly longer: Readonly<Record<string, number>>;
+  /** What is set out already. */
+  readonly ticks: readonly string[];
+  /** The task that is looked at; null for the one that is next. */
+  readonly at: string | null;
+  readonly timers: readonly StoredTimer[];
+  /** What was added at the stove, in the cook's words, by dish. */
+  readonly added: readonly { readonly dish: number; readonly text: string; readonly at: number }[];
+  readonly updatedAt: number;
+}
+
+/** What somebody said of a dish that was eaten. */
+export interface StoredWord {
+  readonly name: string;
+  /** 1 liked it, -1 did not, 0 not said. */
+  readonly liked: -1 | 0 | 1;
+  /** "bland", "too thick", "again". */
+  readonly says: readonly string[];
+}
+
+/** One cooking in the Log: the text as it was, what was done and added, and what the eaters said. */
+export interface StoredCooking {
+  readonly id: string;
+  /** The recipe it was cooked from; it may be gone. */
+  readonly recipeId: string;
+  readonly title: string;
+  readonly text: string;
+  /** The text with what was added at the stove. */
+  readonly after: string;
+  readonly times: number;
+  readonly cookedAt: number;
+  /** From the first thing begun to the last one done; null where nobody said. */
+  readonly tookMinutes: number | null;
+  /** Minutes that deeds really took, by the verb: the cook's own times. */
+  readonly minutes: Readonly<Record<string, number>>;
+  readonly added: readonly string[];
+  /** Grams of the whole dish, as weighed. */
+  readonly potG: number | null;
+  /** How many plates it really gave. */
+  readonly plates: number | null;
+  readonly words: readonly StoredWord[];
+  readonly note: string;
+  /** A picture as a data address; null without one. */
+  readonly photo: string | null;
+  readonly updatedAt: number;
+}
+
+/** A box of something cooked, in the fridge or the freezer. */
+export interface StoredBox {
+  readonly id: string;
+  readonly name: string;
+  readonly cookingId: string | null;
+  readonly grams: number;
+  readonly place: 'fridge' | 'freezer';
+  readonly madeAt: number;
+  readonly eaten: boolean;
+  readonly updatedAt: number;
+}
+
+/** What a loose measure of the cook's own held each time she weighed it, in millilitres. */
+export interface StoredHand {
+  readonly unit: string;
+  readonly ml: readonly number[];
+  readonly updatedAt: number;
+}
+
 export interface StoredSetting {
   readonly key: string;
   readonly value: unknown;
@@ -133,6 +226,10 @@ export class DulvetDatabase extends Dexie {
   swapUses!: EntityTable<StoredSwapUse, 'swapId'>;
   edits!: EntityTable<StoredEdit, 'seq'>;
   imports!: EntityTable<StoredImport, 'id'>;
+  suppers!: EntityTable<StoredSupper, 'id'>;
+  cookings!: EntityTable<StoredCooking, 'id'>;
+  boxes!: EntityTable<StoredBox, 'id'>;
+  hand!: EntityTable<StoredHand, 'unit'>;
 
   constructor(name = 'dulvet', options?: DexieOptions) {
     super(name, options);
@@ -194,6 +291,13 @@ export class DulvetDatabase extends Dexie {
             Object.assign(diner, { updatedAt: 0 });
           });
       });
+    // 6: the supper on the Stove, the Log of what was cooked, boxes of leftovers, the cook's own hand
+    this.version(6).stores({
+      suppers: 'id',
+      cookings: 'id, cookedAt, recipeId',
+      boxes: 'id, madeAt',
+      hand: 'unit',
+    });
   }
 }
 

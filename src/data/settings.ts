@@ -1,3 +1,4 @@
+import { ownMeasure } from '@/core/cook/hand';
 import { US_MEASURES, type MeasureSettings } from '@/core/measure/units';
 import type { DulvetDatabase } from './db';
 
@@ -40,8 +41,18 @@ export const PLACES = [
 ] as const satisfies readonly (keyof Settings)[];
 
 export async function readSettings(db: DulvetDatabase): Promise<Settings> {
-  const rows = await db.settings.toArray();
-  return { ...DEFAULT_SETTINGS, ...Object.fromEntries(rows.map((r) => [r.key, r.value])) };
+  const [rows, weighed] = await Promise.all([db.settings.toArray(), db.hand.toArray()]);
+  const settings: Settings = {
+    ...DEFAULT_SETTINGS,
+    ...Object.fromEntries(rows.map((r) => [r.key, r.value])),
+  };
+  const hand = Object.fromEntries(
+    weighed.flatMap(({ unit, ml }) => {
+      const own = ownMeasure(ml);
+      return own ? [[unit, [own.low, own.best, own.high] as const]] : [];
+    }),
+  );
+  return weighed.length > 0 ? { ...settings, measures: { ...settings.measures, hand } } : settings;
 }
 
 /** Changes one of the measures; the other stays as it is kept. */

@@ -1,7 +1,7 @@
 'use client';
 import { useMemo } from 'react';
 import { plainPackets } from '@/workers/library';
-import type { LibraryContext } from '@/workers/library.worker';
+import type { LibraryContext } from '@/workers/larder';
 import { useLarder } from './use-larder';
 import { useSettings } from './use-settings';
 

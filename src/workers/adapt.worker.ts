@@ -5,8 +5,6 @@ import { frontierOf, type Against, type FrontierPoint } from '@/core/adapt/front
 import type { Adaptation } from '@/core/adapt/schema';
 import { solverOf } from '@/core/adapt/solver';
 import { versionsOf, type Version } from '@/core/adapt/versions';
-import { larderOf } from '@/core/food/larder';
-import { foodsOf } from '@/core/label/packet';
 import type { Protocol } from '@/core/protocol';
 import { roleOfKept } from '@/core/audit/role';
 import { libraryOf, type KeptRecipe } from '@/core/read/library';
@@ -14,7 +12,7 @@ import { parseRecipe } from '@/core/recipe/parse';
 import { readRecipe } from '@/core/read/read';
 import { flavourBack, type FlavourReport } from '@/core/swap/flavour';
 import type { KitchenTastes } from '@/core/swap/tastes';
-import type { LibraryContext } from './library.worker';
+import { larderFor, type LibraryContext } from './larder';
 
 /** Somebody a dish is adapted for. */
 export interface AdaptFor {
@@ -34,7 +32,7 @@ function open(recipes: readonly KeptRecipe[], context: LibraryContext) {
   const library = libraryOf(recipes, {
     measures: context.measures,
     natural: context.natural,
-    larder: larderOf(foodsOf(context.packets), context.meanings),
+    larder: larderFor(context),
   });
   const read = library.read(recipe);
   return { settings: library.settingsOf(recipe), read, role: roleOfKept(recipe, read), said: recipe.role };

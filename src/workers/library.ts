@@ -2,7 +2,8 @@ import type { Packet } from '@/core/label/schema';
 import type { Protocol } from '@/core/protocol';
 import type { KeptRecipe } from '@/core/read/library';
 import { doorTo, type Door } from './door';
-import type { LibraryContext, LibraryDoor, LibraryVerdicts } from './library.worker';
+import type { LibraryContext } from './larder';
+import type { LibraryDoor, LibraryVerdicts } from './library.worker';
 
 const MOST_WORKERS = 4;
 const CHUNK = 200;

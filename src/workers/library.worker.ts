@@ -3,24 +3,13 @@ import { auditRecipe } from '@/core/audit/audit';
 import { dishOf } from '@/core/audit/dish';
 import { judgeLimit, worst } from '@/core/audit/limits';
 import type { Verdict } from '@/core/audit/schema';
-import { larderOf, type Larder, type Meanings } from '@/core/food/larder';
-import { foodsOf } from '@/core/label/packet';
-import type { Packet } from '@/core/label/schema';
-import type { MeasureSettings } from '@/core/measure/units';
 import type { Protocol } from '@/core/protocol';
 import type { AllergenDoubt } from '@/core/read/allergens';
 import { roleOfKept } from '@/core/audit/role';
 import { libraryOf, type KeptRecipe, type Library } from '@/core/read/library';
 import type { Range } from '@/core/range/range';
 import { oneChange, type OneChange } from '@/core/swap/one-change';
-
-/** What all recipes are read with. */
-export interface LibraryContext {
-  readonly measures: MeasureSettings;
-  readonly packets: readonly Packet[];
-  readonly meanings: Meanings;
-  readonly natural: boolean;
-}
+import { larderFor, type LibraryContext } from './larder';
 
 /** One row of the shelf: a recipe under several protocols. */
 export interface LibraryRow {
@@ -42,15 +31,6 @@ export interface LibraryVerdicts {
   readonly id: string;
   readonly title: string;
   readonly verdicts: Readonly<Record<string, Verdict>>;
-}
-
-let known: { key: string; larder: Larder } | null = null;
-
-/** The larder of a context; the same one while nothing in it has changed, so that readings are remembered. */
-export function larderFor({ packets, meanings }: LibraryContext): Larder {
-  const key = JSON.stringify([packets, meanings]);
-  if (known?.key !== key) known = { key, larder: larderOf(foodsOf(packets), meanings) };
-  return known.larder;
 }
 
 const libraryIn = (recipes: readonly KeptRecipe[], context: LibraryContext): Library =>

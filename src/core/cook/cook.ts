@@ -10,6 +10,7 @@ import { clockAt, minutesOfDay } from './clock';
 import { plan, planned, type Planned, type Timed } from './plan';
 import { scaledLine, scalingWords } from './scale';
 import type { Cook, CookTask } from './schema';
+import { stepWords, type StepPiece } from './step-words';
 import type { Task } from './task';
 import { tasksOf } from './tasks';
 
@@ -32,7 +33,12 @@ export interface Supper {
 export const USUAL_KITCHEN: KitchenTools = { cooks: 1, burners: 4, ovens: 1 };
 export const USUAL_TABLE = '18:30';
 
-function taskOf(t: Timed, byId: ReadonlyMap<string, Timed>, followed: ReadonlySet<string>): CookTask {
+function taskOf(
+  t: Timed,
+  words: readonly StepPiece[],
+  byId: ReadonlyMap<string, Timed>,
+  followed: ReadonlySet<string>,
+): CookTask {
   const { task } = t;
   const [start, end] = [clockAt(t.start), clockAt(t.end)];
   // the wait that is asked of it is the shortest of all that it follows
@@ -52,6 +58,7 @@ function taskOf(t: Timed, byId: ReadonlyMap<string, Timed>, followed: ReadonlySe
     said: task.said,
     attention: task.attention,
     uses: [...task.uses],
+    words: [...words],
     celsius: t.celsius === null ? null : Math.round(t.celsius),
     after: task.after.map((a) => `d${t.dish}.${a.id}`),
     // where the kitchen is too small for it, what it came to is what holds
@@ -115,6 +122,15 @@ export function cook(
     );
   }
   const seen = new Set<string>();
+  // amounts are told where the method first takes them, whenever that is done
+  const words = new Map<string, readonly StepPiece[]>(
+    dishes.flatMap((d, dish) => {
+      const said = new Set<number>();
+      return (tasks[dish] ?? []).map(
+        (t) => [`d${dish}.${t.id}`, stepWords(t, d, t.step === null ? new Set() : said)] as const,
+      );
+    }),
+  );
   return {
     schema: 'dulvet.cook/1',
     table: clockAt(table).clock,
@@ -130,7 +146,7 @@ export function cook(
       times,
       scaling: [...scalingWords(read, new Set(tasks[i]?.map((t) => t.action)), times)],
     })),
-    tasks: timed.map((t) => taskOf(t, byId, followed)),
+    tasks: timed.map((t) => taskOf(t, words.get(t.id) ?? [], byId, followed)),
     setOut: setOutOf(dishes, timed),
     conflicts,
     cautions: dishes.flatMap(({ read }) =>

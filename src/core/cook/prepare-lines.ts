@@ -73,6 +73,7 @@ export function preparing(read: ReadLine, line: number, done: ReadonlySet<string
     optional: read.optional,
     holds: null,
     lines: [line],
+    mentions: namedAt(line, `${rule.say} the `, name),
   }));
   if (hands.length > 0) {
     const minutes = hands.reduce<Range>(
@@ -96,10 +97,16 @@ export function preparing(read: ReadLine, line: number, done: ReadonlySet<string
       optional: read.optional,
       holds: null,
       lines: [line],
+      mentions: namedAt(line, `${joined(verbs)} the `, name),
     });
   }
   return out;
 }
+
+/** The food of a line, behind the words before it. */
+const namedAt = (line: number, before: string, name: string): Task['mentions'] => [
+  { from: before.length, to: before.length + name.length, line, share: null, stated: false },
+];
 
 const joined = (words: readonly string[]): string =>
   words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1) ?? ''}`;

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { RangeSchema as Range } from '@/core/audit/schema';
+import { RoleId } from '@/core/protocol/schema';
 import { ATTENTIONS } from '@/core/step/schema';
 
 const three = z.tuple([z.number().nonnegative(), z.number().nonnegative(), z.number().nonnegative()]);
@@ -60,6 +61,12 @@ export const TaskFile = z
   .strict();
 export type TaskFile = z.infer<typeof TaskFile>;
 
+/** One row of `content/ledger.yaml`. */
+export const LedgerKey = z
+  .object({ food: z.string(), name: z.string(), adds: z.string(), for: z.array(RoleId).optional() })
+  .strict();
+export type LedgerKey = z.infer<typeof LedgerKey>;
+
 const clock = z.string().regex(/^\d\d:\d\d$/);
 
 export const CookTaskSchema = z.object({
@@ -75,6 +82,8 @@ export const CookTaskSchema = z.object({
   said: z.boolean(),
   attention: z.enum(ATTENTIONS),
   uses: z.array(z.string()),
+  /** Its words with the amounts of this pot written into them. */
+  words: z.array(z.object({ text: z.string(), amount: z.string().nullable() })),
   celsius: z.number().nullable(),
   after: z.array(z.string()),
   /** Most minutes between the end of the last of `after` and its own start; null where they keep. */

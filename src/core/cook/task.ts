@@ -8,6 +8,17 @@ export interface After {
   readonly most: number | null;
 }
 
+/** Where a task's words name a line, and how much of it goes in there. */
+export interface Mentioned {
+  readonly from: number;
+  readonly to: number;
+  readonly line: number;
+  /** Part of the line that goes in here, 0–1; null for all of it. */
+  readonly share: number | null;
+  /** The words say an amount themselves. */
+  readonly stated: boolean;
+}
+
 /** One thing to do for a dish. */
 export interface Task {
   readonly id: string;
@@ -27,4 +38,6 @@ export interface Task {
   readonly holds: number | null;
   /** Lines that it acts on. */
   readonly lines: readonly number[];
+  /** Lines that its words name. */
+  readonly mentions: readonly Mentioned[];
 }

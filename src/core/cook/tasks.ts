@@ -94,6 +94,8 @@ class Builder {
   /** Lines that some clause names. */
   private readonly mentioned: ReadonlySet<number>;
   private preheated = false;
+  /** Foods that each step names. */
+  private readonly foods = new Map<number, StepClause['foods']>();
   /** Where in its step each task's words begin. */
   private readonly from = new Map<string, number>();
 
@@ -200,6 +202,7 @@ class Builder {
       return;
     }
     if (!isDeed(c, at.text, at.opens)) return;
+    this.foods.set(at.step, [...(this.foods.get(at.step) ?? []), ...c.foods]);
     if (this.lasts(c, at)) return;
     const timed = this.minutesOf(c);
     if (!timed) return;
@@ -276,6 +279,7 @@ class Builder {
         optional: c.polarity === 'optional',
         holds,
         lines,
+        mentions: [],
       };
       this.tasks.push(made);
     }
@@ -368,6 +372,7 @@ class Builder {
       optional: false,
       holds: TASKS.holds.preheat ?? null,
       lines: [],
+      mentions: [],
     });
   }
 
@@ -405,6 +410,24 @@ class Builder {
     this.current = into;
   }
 
+  /** Where a task's words name lines: the foods of the clauses that it is made of. */
+  private mentionsIn(task: Task): Task['mentions'] {
+    const start = this.from.get(task.id);
+    if (task.step === null || start === undefined) return [];
+    const whole = this.read.recipe.steps[task.step]?.text ?? '';
+    // the first letter may have been made a capital
+    const shift = whole
+      .toLowerCase()
+      .indexOf(task.text.toLowerCase().replace(/\s+/g, ' '), Math.max(0, start - 1));
+    if (shift < 0) return [];
+    return (this.foods.get(task.step) ?? []).flatMap(({ span, lines, share, amount }) => {
+      const [line] = lines;
+      const [from, to] = [span[0] - shift, span[1] - shift];
+      if (line === undefined || lines.length > 1 || from < 0 || to > task.text.length) return [];
+      return [{ from, to, line, share: share?.best ?? null, stated: amount !== null }];
+    });
+  }
+
   /** What is made ready and never named again is at hand before the last thing that is done. */
   private bringIn(): void {
     const used = new Set(this.tasks.flatMap((t) => t.after.map((a) => a.id)));
@@ -424,7 +447,8 @@ class Builder {
   finished(): Task[] {
     this.bringIn();
     const heat = this.tasks.find((t) => t.uses.includes('oven') && t.celsius !== null)?.celsius ?? null;
-    return this.tasks.map((t) =>
+    const told = this.tasks.map((t) => ({ ...t, mentions: this.mentionsIn(t) }));
+    return told.map((t) =>
       t.uses.includes('oven') && t.celsius === null && heat !== null
         ? {
             ...t,

@@ -115,19 +115,22 @@ const said = ({ food, grams, limit }: Room): RoomFor => ({
   limit,
 });
 
-/** Room for what is usually added and for what was, at the worst end of all that the words allow; empty while a line is not understood. */
+/** Room for what is usually added, for what was and for other things asked for, at the worst end of all that the words allow; empty while a line is not understood. */
 export function roomAfter(
   { read, additions }: Tasted,
   protocol: Protocol,
   role: RoleId,
   plate = 1,
+  things: readonly Food[] = [],
 ): RoomFor[] {
   const dish = dishOf(read, plate);
   if (!isComplete(dish)) return [];
   const own = additions.flatMap((a) => a.line.foods.flatMap((f) => f.food ?? []));
   const usual = headroom(protocol, role, dish);
   const known = new Set(usual.map((r) => r.food.id));
-  const more = [...new Map(own.map((f) => [f.id, f])).values()].filter((f) => !known.has(f.id));
+  const more = [...new Map([...things, ...own].map((f) => [f.id, f])).values()].filter(
+    (f) => !known.has(f.id),
+  );
   return [...more.map((f) => roomFor(f, protocol, role, dish)), ...usual].map(said);
 }
 

@@ -130,6 +130,9 @@ function ofUnit(
   if (unit.kind === 'vague') {
     const own = portion(food, unit.id);
     const vague = VAGUE.measures[unit.id];
+    const hand = settings.hand?.[unit.id];
+    const spooned = hand ? densityOf(food, 'tsp') : null;
+    if (hand && spooned) return { grams: mul(hand, spooned), why: `your own ${unit.id}, as you weighed it` };
     if (own) return sized(own, size, unit.id);
     const density = densityOf(food, 'tsp');
     if (!vague || !density) return null;

@@ -21,6 +21,8 @@ export interface Unit {
 export interface MeasureSettings {
   readonly cup: 'us' | 'metric';
   readonly tablespoon: 'us' | 'australian';
+  /** Millilitres of the cook's own loose measures, as she weighed them: low, best, high. */
+  readonly hand?: Readonly<Record<string, readonly [number, number, number]>> | undefined;
 }
 export const US_MEASURES: MeasureSettings = { cup: 'us', tablespoon: 'us' };
 

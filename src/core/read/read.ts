@@ -21,7 +21,7 @@ function remembered(line: Recipe['lines'][number], settings: ReadSettings, servi
   const larder = settings.readingsOf ?? settings.larder ?? TABLE_LARDER;
   let cache = caches.get(larder);
   if (!cache) caches.set(larder, (cache = new Map()));
-  const setting = `${servings}|${settings.measures.cup}|${settings.measures.tablespoon}|${settings.natural === true}`;
+  const setting = `${servings}|${settings.measures.cup}|${settings.measures.tablespoon}|${settings.natural === true}|${JSON.stringify(settings.measures.hand ?? null)}`;
   let lines = cache.get(setting);
   if (!lines) cache.set(setting, (lines = new Map()));
   const known = lines.get(line.text);

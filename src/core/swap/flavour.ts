@@ -69,6 +69,35 @@ const LABELS: Record<Sense, string> = {
 const SENSES: readonly Sense[] = ['acid', 'umami', 'aroma', 'heat'];
 const MOST_BACK = 4;
 
+/** What gives a dish the senses that it lacks, one thing each, as much as the limits leave room for. */
+function thatHelps(read: ReadRecipe, weak: readonly Sense[], protocol: Protocol, role: RoleId): PutBack[] {
+  const dish = dishOf(read);
+  if (!isComplete(dish)) return [];
+  return weak.flatMap((sense) => {
+    for (const { food: id, each, says } of file.back[sense]) {
+      const food = foodById(id);
+      if (!food || read.lines.some((l) => l.foods.some((f) => f.food?.id === id))) continue;
+      const wanted = each * read.servings.range.best;
+      const room = roomFor(food, protocol, role, dish).grams;
+      // less than a third of what is wanted would not be tasted
+      const measure = room >= wanted / 3 ? inSpoons(food, Math.min(wanted, room)) : null;
+      if (measure) return [{ sense, food, measure, says }];
+    }
+    return [];
+  });
+}
+
+/** What would lift a dish that tastes flat, within the limits: acid, umami, aroma and heat that it lacks. */
+export function whatLifts(read: ReadRecipe, protocol: Protocol, role: RoleId): PutBack[] {
+  const now = flavourOf(read);
+  return thatHelps(
+    read,
+    SENSES.filter((s) => now[s] < ENOUGH),
+    protocol,
+    role,
+  );
+}
+
 /**
  * What salt, fat and sweetness did for a dish before a change, whether acid, heat, aroma, browning and umami make up
  * for it now, and what to add within the limits.
@@ -94,21 +123,7 @@ export function flavourBack(
   const now = flavourOf(after);
   const weak = SENSES.filter((s) => now[s] < ENOUGH);
   const bland = lost.length > 0 && weak.length >= (now.browned ? 3 : 2);
-  const dish = dishOf(after);
-  const back: PutBack[] = [];
-  if (lost.length > 0 && isComplete(dish))
-    for (const sense of weak)
-      for (const { food: id, each, says } of file.back[sense]) {
-        const food = foodById(id);
-        if (!food || after.lines.some((l) => l.foods.some((f) => f.food?.id === id))) continue;
-        const wanted = each * after.servings.range.best;
-        const room = roomFor(food, protocol, role, dish).grams;
-        // less than a third of what is wanted would not be tasted
-        const measure = room >= wanted / 3 ? inSpoons(food, Math.min(wanted, room)) : null;
-        if (!measure) continue;
-        back.push({ sense, food, measure, says });
-        break;
-      }
+  const back = lost.length > 0 ? thatHelps(after, weak, protocol, role) : [];
   const because = bland
     ? `little ${weak.map((s) => LABELS[s]).join(', ')}${now.browned ? '' : ' and nothing browned'} to make up for it`
     : lost.length > 0

@@ -6,8 +6,10 @@ const GROUPS: readonly { name: string; keys: readonly (readonly [string, string]
     keys: [
       ['1', 'Bench'],
       ['2', 'Shelf'],
-      ['3', 'Larder'],
-      ['4', 'Rules'],
+      ['3', 'Stove'],
+      ['4', 'Larder'],
+      ['5', 'Rules'],
+      ['6', 'Log'],
       [',', 'Settings'],
       ['?', 'These keys'],
       ['Ctrl V', 'Paste a recipe and audit it'],
@@ -30,6 +32,15 @@ const GROUPS: readonly { name: string; keys: readonly (readonly [string, string]
       ['T', 'The whole text'],
       ['N', 'New recipe'],
       ['Esc', 'Let go of the line'],
+    ],
+  },
+  {
+    name: 'On the Stove',
+    keys: [
+      ['← →', 'The step before, the next'],
+      ['Enter', 'Done'],
+      ['T', 'Time it'],
+      ['M', 'Five minutes more'],
     ],
   },
   {

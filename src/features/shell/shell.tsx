@@ -15,8 +15,10 @@ import { useTheme } from './use-theme';
 const VIEWS = [
   { href: '/', name: 'Bench', key: '1' },
   { href: '/shelf', name: 'Shelf', key: '2' },
-  { href: '/larder', name: 'Larder', key: '3' },
-  { href: '/rules', name: 'Rules', key: '4' },
+  { href: '/stove', name: 'Stove', key: '3' },
+  { href: '/larder', name: 'Larder', key: '4' },
+  { href: '/rules', name: 'Rules', key: '5' },
+  { href: '/log', name: 'Log', key: '6' },
 ] as const;
 
 /** The frame of every view, once it is known whether the browser keeps anything. */
@@ -40,10 +42,7 @@ function Frame({ inMemory, children }: { inMemory: boolean; children: ReactNode 
   useEffect(() => allowSingleKeys(singleKeys), [singleKeys]);
   useTheme();
   useKeys({
-    '1': () => router.push('/'),
-    '2': () => router.push('/shelf'),
-    '3': () => router.push('/larder'),
-    '4': () => router.push('/rules'),
+    ...Object.fromEntries(VIEWS.map(({ href, key }) => [key, () => router.push(href)])),
     '?': () => setDialog('keys'),
     ',': () => setDialog('settings'),
   });

@@ -1,0 +1,58 @@
+import { cook, type Dish, type Supper } from './cook';
+import { clockAt, minutesOfDay } from './clock';
+import type { Cook } from './schema';
+import type { Task } from './task';
+import { tasksOf } from './tasks';
+import { exact } from '@/core/range/range';
+
+/** How a supper stands: what is done, what is under way since when, and what took longer than was planned. */
+export interface Progress {
+  /** Ids of tasks that are done. */
+  readonly done: ReadonlySet<string>;
+  /** Minutes of the day at which tasks were begun that are not done. */
+  readonly begun: Readonly<Record<string, number>>;
+  /** Minutes more than planned, by task. */
+  readonly longer: Readonly<Record<string, number>>;
+}
+
+export const NOTHING_DONE: Progress = { done: new Set(), begun: {}, longer: {} };
+
+/** A supper planned anew from what is really done. */
+export interface Live {
+  readonly cook: Cook;
+  /** Minutes by which it will be later than was wanted; 0 while it holds. */
+  readonly late: number;
+}
+
+/**
+ * Plans what is left of a supper from now on: what is done is gone, what is under way has the rest of its time, what took
+ * longer takes it. Where the table cannot be held, the soonest that can.
+ *
+ * @param now minutes of the day; null before anything is begun, where the plan is as it was made
+ */
+export function replan(
+  dishes: readonly Dish[],
+  supper: Supper,
+  progress: Progress,
+  now: number | null,
+): Live {
+  const table = minutesOfDay(supper.table) ?? 0;
+  const tasks = dishes.map((d, dish) =>
+    tasksOf(d.read, d.settings, d.times).flatMap((task): Task[] => {
+      const id = `d${dish}.${task.id}`;
+      if (progress.done.has(id)) return [];
+      const more = progress.longer[id] ?? 0;
+      const begun = progress.begun[id];
+      const best = Math.round(task.minutes.best) + more;
+      const left = begun === undefined || now === null ? best : Math.max(1, best - (now - begun));
+      const minutes = left === Math.round(task.minutes.best) ? task.minutes : exact(left);
+      return [{ ...task, minutes, after: task.after.filter((a) => !progress.done.has(`d${dish}.${a.id}`)) }];
+    }),
+  );
+  const planned = cook(dishes, supper, tasks);
+  if (now === null || planned.tasks.length === 0) return { cook: planned, late: 0 };
+  const start = table - planned.minutes;
+  if (start >= now) return { cook: planned, late: 0 };
+  const late = now - start;
+  return { cook: cook(dishes, { ...supper, table: clockAt(table + late).clock }, tasks), late };
+}
