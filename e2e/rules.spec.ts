@@ -109,7 +109,7 @@ test('a diner’s plate, dislikes and medicine show on the Bench', async ({ page
   await ida.getByLabel('Appetite').selectOption({ label: 'two plates' });
   await page.getByRole('link', { name: 'Bench' }).click();
   await expect(page.getByRole('region', { name: 'Limits' })).toBeVisible();
-  await takeIn(page, 'Plain potatoes\nServes 4\n\n1 kg potatoes\n½ tsp salt\n\nPressure cook them.');
+  await takeIn(page, 'Plain potatoes\nServes 4\n\n2 kg potatoes\n½ tsp salt\n\nPressure cook them.');
   const panel = page.getByRole('complementary');
   await expect(panel).toContainText('and would rather not: potato');
   await expect(panel).toContainText('2× plate');

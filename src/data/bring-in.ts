@@ -71,7 +71,15 @@ async function compare(db: DulvetDatabase, archive: Archive) {
     )[];
     rows.forEach((row, i) => {
       const own = here[i];
-      const kind = !own ? 'added' : same(own, row) ? 'same' : touched(own) > touched(row) ? 'older' : 'newer';
+      // what stands on the Stove here is being cooked: a file does not take it off
+      const cooking = table === 'suppers' && own !== undefined;
+      const kind = !own
+        ? 'added'
+        : cooking || same(own, row)
+          ? 'same'
+          : touched(own) > touched(row)
+            ? 'older'
+            : 'newer';
       out.push({ table, key: row[KEYS[table]] as string, here: own, row, kind });
     });
   }

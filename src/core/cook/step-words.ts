@@ -9,6 +9,10 @@ export interface StepPiece {
   readonly amount: string | null;
 }
 
+/** Words before a food that take some of it. */
+const PART_OF_IT =
+  /\b(?:splash|bit|little|drop|few|some|rest|remaining|remainder|half|spoon\w*|handful|pinch|dash|ladle\w*|cup|most)\s+(?:of\s+)?(?:the|your|this|that)?\s*$/i;
+
 /** "3 tbsp" of "3 tbsp lemon juice", for so much of the recipe; null where a line says none. */
 function amountOf(read: ReadRecipe, line: number, times: number, settings: ReadSettings): string | null {
   const own = read.lines[line];
@@ -56,6 +60,8 @@ export function stepWords(
     if (from < at || to > task.text.length || seen.has(line)) continue;
     // what went in before is not measured again
     if (said.has(line) && share === null) continue;
+    // "a splash of the stock": what is said is not all of it
+    if (share === null && PART_OF_IT.test(task.text.slice(Math.max(0, from - 40), from))) continue;
     const amount =
       share !== null && share < 1
         ? shareOf(read, line, share, times)

@@ -447,7 +447,7 @@ class Builder {
   finished(): Task[] {
     this.bringIn();
     const heat = this.tasks.find((t) => t.uses.includes('oven') && t.celsius !== null)?.celsius ?? null;
-    const told = this.tasks.map((t) => ({ ...t, mentions: this.mentionsIn(t) }));
+    const told = this.tasks.map((t) => (t.step === null ? t : { ...t, mentions: this.mentionsIn(t) }));
     return told.map((t) =>
       t.uses.includes('oven') && t.celsius === null && heat !== null
         ? {

@@ -94,33 +94,64 @@ export function Lanes({
             </div>
             <div className="relative mr-[46px] flex-1" style={{ minHeight: ROW }}>
               {lane.tasks.map((t) => (
-                <button
+                <Bar
                   key={t.id}
-                  type="button"
-                  onClick={() => onChoose(t.id)}
-                  aria-pressed={chosen === t.id}
-                  title={`${t.start}–${t.end} ${t.text}`}
-                  aria-label={`${t.start} to ${t.end}, ${t.text}${several ? `, ${cook.dishes[t.dish]?.title ?? ''}` : ''}`}
-                  className={`absolute top-1 h-[30px] overflow-hidden whitespace-nowrap rounded-[7px] border-[1.5px] px-1.5 text-left text-[12.5px] font-semibold leading-none ${DRESS[t.attention]} ${chosen === t.id ? 'outline outline-[3px] outline-offset-1 outline-near-fill' : ''}`}
-                  style={{
-                    left: `${x(startOf(t))}%`,
-                    width: `max(${x(endOf(t)) - x(startOf(t))}%, 9px)`,
-                  }}
-                >
-                  {(100 * (endOf(t) - startOf(t))) / span > 5 && short(t)}
-                  {(100 * (endOf(t) - startOf(t))) / span > 12 &&
-                  t.uses.includes('oven') &&
-                  t.celsius !== null &&
-                  !/°/.test(short(t))
-                    ? ` ${t.celsius} °C`
-                    : ''}
-                </button>
+                  task={t}
+                  left={x(startOf(t))}
+                  width={x(endOf(t)) - x(startOf(t))}
+                  of={several ? (cook.dishes[t.dish]?.title ?? '') : ''}
+                  chosen={chosen === t.id}
+                  onChoose={onChoose}
+                />
               ))}
             </div>
           </div>
         ))}
       </div>
     </section>
+  );
+}
+
+/** Share of the lane, in hundredths, from which a bar is wide enough for a finger and for its words. */
+const WIDE_ENOUGH = 5;
+/** From which there is room for the oven's heat behind them. */
+const WIDE = 12;
+
+/** One task in its lane; a narrow one is shown only, and reached by the steps' own keys. */
+function Bar({
+  task,
+  left,
+  width,
+  of,
+  chosen,
+  onChoose,
+}: {
+  task: CookTask;
+  left: number;
+  width: number;
+  of: string;
+  chosen: boolean;
+  onChoose: (id: string) => void;
+}) {
+  const says = `${task.start}–${task.end} ${task.text}`;
+  const dress = `absolute top-1 h-[30px] overflow-hidden whitespace-nowrap rounded-[7px] border-[1.5px] px-1.5 text-left text-[12.5px] font-semibold leading-none ${DRESS[task.attention]} ${chosen ? 'outline outline-[3px] outline-offset-1 outline-near-fill' : ''}`;
+  const style = { left: `${left}%`, width: `max(${width}%, 9px)` };
+  if (width < WIDE_ENOUGH) return <div title={says} className={dress} style={style} />;
+  return (
+    <button
+      type="button"
+      onClick={() => onChoose(task.id)}
+      aria-pressed={chosen}
+      title={says}
+      aria-label={`${task.start} to ${task.end}, ${task.text}${of ? `, ${of}` : ''}`}
+      className={dress}
+      style={style}
+    >
+      {short(task)}
+      {width > WIDE && task.uses.includes('oven') && task.celsius !== null && !/°/.test(short(task))
+        ? ` ${task.celsius} °C`
+        : ''}
+    </button>
   );
 }
 
