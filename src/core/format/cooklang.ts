@@ -1,3 +1,6 @@
+import type { ReadLine, ReadRecipe } from '@/core/read/types';
+import { servingsRow } from './markdown';
+
 /**
  * Recipes written in Cooklang, an open format for recipes as plain text: ingredients stand in the steps as
  * `@olive oil{2%tbsp}(warm)`, cookware as `#pan{}`, timers as `~{8%minutes}`, facts as `>> servings: 4` or YAML between
@@ -108,7 +111,9 @@ export function fromCooklang(source: string): string {
       )
       .replace(/\s+/g, ' ')
       .trim();
-    if (plain) steps.push(plain);
+    // a row that only sets ingredients out is a list, no deed
+    const bare = text.replace(INGREDIENT, '').replace(/\b(?:and|set out)\b|[\s,.]/gi, '');
+    if (plain && bare !== '') steps.push(plain);
   };
 
   for (const block of rest.split(/\n\s*\n/)) {
@@ -150,4 +155,66 @@ export function fromCooklang(source: string): string {
     ...(notes.length > 0 ? ['', '## Notes', ...notes.map((n) => `- ${n}`)] : []),
     '',
   ].join('\n');
+}
+
+/** Signs that mean something in Cooklang, and cannot stand in a name, in braces, in brackets. */
+const NOT_IN_NAME = /[@#~{}().,;:!?|/]/;
+const NOT_IN_BRACES = /[{}@%]/;
+const NOT_IN_BRACKETS = /[()@]/;
+
+/** A line as a marked ingredient; null where the syntax cannot hold its words. */
+function marked(read: ReadLine): string | null {
+  const { text } = read.line;
+  const name = read.words?.foods[0]?.food;
+  const at = name ? text.toLowerCase().indexOf(name.toLowerCase()) : -1;
+  if (!name || at < 0) return NOT_IN_NAME.test(text) ? null : `@${text}{}`;
+  const amount = text.slice(0, at).trim();
+  const rest = text.slice(at + name.length);
+  const own = text.slice(at, at + name.length);
+  const prep = rest.replace(/^,\s*/, '').trim();
+  const simple = /^([\d½⅓⅔¼¾⅛⅜⅝⅞ ./–-]+) ([a-z]+)$/i.exec(amount);
+  if (NOT_IN_NAME.test(own) || NOT_IN_BRACES.test(amount) || NOT_IN_BRACKETS.test(prep)) return null;
+  // what is not behind a comma belongs to the name
+  if (rest && !rest.startsWith(',')) return NOT_IN_NAME.test(own + rest) ? null : `@${own}${rest}{${amount}}`;
+  return `@${own}{${simple ? `${simple[1] ?? ''}%${simple[2] ?? ''}` : amount}}${prep ? `(${prep})` : ''}`;
+}
+
+/** A recipe in Cooklang, with what the syntax cannot hold, in words. */
+export function toCooklang(read: ReadRecipe): { readonly text: string; readonly lost: readonly string[] } {
+  const { recipe } = read;
+  const lost: string[] = [];
+  const facts = [`title: ${recipe.title.replace(/\n/g, ' ')}`];
+  const serves = servingsRow(read);
+  if (serves) facts.push(`servings: ${serves}`);
+  const lines = read.lines.filter((l) => l.origin === 'ingredients');
+  const sections = [...new Set(lines.map((l) => l.line.section))];
+  const blocks: string[] = [];
+  for (const section of sections) {
+    const own = lines.filter((l) => l.line.section === section);
+    const words = own.flatMap((l) => {
+      const mark = marked(l);
+      if (mark === null)
+        lost.push(
+          `the line “${l.line.text}” holds signs that mean something else there: its words are kept as a name`,
+        );
+      return [
+        mark ??
+          `@${l.line.text
+            .replace(/[@#~{}().,;:!?|/]+/g, ' ')
+            .replace(/\s+/g, ' ')
+            .trim()}{}`,
+      ];
+    });
+    blocks.push(
+      `${section ? `== ${section.replace(/=/g, '').replace(/:\s*$/, '')} ==\n\n` : ''}Set out ${words.join(', ')}`,
+    );
+  }
+  if (sections.some((s) => s !== null) && recipe.steps.length > 0) blocks.push('== Method ==');
+  for (const { text } of recipe.steps) {
+    // a step that would be read as marked up is written without its marks
+    if (/[@#~]/.test(text)) lost.push(`the signs @, # and ~ in “${text.slice(0, 60)}”`);
+    blocks.push(text.replace(/[@#~]/g, '').replace(/(^|\s)--(?!-)/g, '$1– '));
+  }
+  for (const { text } of recipe.notes) blocks.push(`> ${text}`);
+  return { text: `${facts.map((f) => `>> ${f}`).join('\n')}\n\n${blocks.join('\n\n')}\n`, lost };
 }
