@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import type { Prices } from '../src/core/cost/cost';
 import { larderOf, type Larder } from '../src/core/food/larder';
 import { foodsOf } from '../src/core/label/packet';
 import type { MeasureSettings } from '../src/core/measure/units';
@@ -19,6 +20,10 @@ export const USAGE = `usage:
                [--larder KITCHEN] [--json]
   dulvet taste FILE --add "2 tsp tamari" [--add …]… [--protocol ID|FILE.json] [--servings N] [--cup us|metric]
                [--larder KITCHEN] [--json]
+  dulvet week WEEK.json [--cup us|metric] [--larder KITCHEN] [--json]
+  dulvet shop FILE… | WEEK.json [--plates N] [--cup us|metric] [--larder KITCHEN] [--json]
+  dulvet convert FILE --to text|markdown|cooklang|jsonld|csv
+  dulvet audit --jsonl < LINES
   dulvet protocols | foods QUERY | schema
 FILE may be - for standard input; KITCHEN is a file saved under Settings, whose packets and words are used.`;
 
@@ -50,7 +55,9 @@ export function protocolOf(name: string): Protocol | string {
 }
 
 /** Packets, words and tastes of a kitchen that was saved to a file, or what is wrong with it. */
-export function kitchenOf(file: string): { larder: Larder; tastes: KitchenTastes } | string {
+export function kitchenOf(
+  file: string,
+): { larder: Larder; tastes: KitchenTastes; prices: Prices; has: ReadonlySet<string> } | string {
   let text: string;
   try {
     text = readFileSync(file, 'utf8');
@@ -63,6 +70,8 @@ export function kitchenOf(file: string): { larder: Larder; tastes: KitchenTastes
   return {
     larder: larderOf(foodsOf(packets), Object.fromEntries(meanings.map((m) => [m.words, m.foodId]))),
     tastes: tastesOf(kitchen, swapUses),
+    prices: Object.fromEntries(kitchen.flatMap((k) => (k.price ? [[k.foodId, k.price]] : []))),
+    has: new Set(kitchen.flatMap((k) => (k.has ? [k.foodId] : []))),
   };
 }
 
@@ -100,5 +109,6 @@ export function groundOf(
     return `${command}: --cup ${String(flags.cup)}: us or metric`;
   const kitchen = typeof flags.larder === 'string' ? kitchenOf(flags.larder) : undefined;
   if (typeof kitchen === 'string') return kitchen;
-  return { measures: { cup: flags.cup === 'metric' ? 'metric' : 'us', tablespoon: 'us' }, ...kitchen };
+  const measures = { cup: flags.cup === 'metric' ? 'metric' : 'us', tablespoon: 'us' } as const;
+  return kitchen ? { measures, larder: kitchen.larder, tastes: kitchen.tastes } : { measures };
 }

@@ -15,9 +15,12 @@ import { isGrams, isServings, MOST_GRAMS } from '../src/core/recipe/limits';
 import { StepsSchema, type Steps } from '../src/core/steps/schema';
 import { textSteps } from '../src/core/steps/steps';
 import { adaptText } from '../src/server/adapt-text';
+import { convertFile } from './convert';
 import { cookFiles, tasteFile } from './cook';
 import { complain, groundOf, protocolOf, textsOf, UNIT_MESSAGES, USAGE, type Flags } from './inputs';
+import { auditLines } from './jsonl';
 import { adaptationTable, auditTable, labelTable, stepsTable } from './table';
+import { shopFiles, weekFile } from './week';
 
 /** Audits files; 0 all within, 1 some not, 2 some could not be read. */
 function audit(files: readonly string[], flags: Flags): number {
@@ -220,6 +223,9 @@ async function main(argv: string[]): Promise<number> {
         burners: { type: 'string' },
         ovens: { type: 'string' },
         times: { type: 'string' },
+        plates: { type: 'string' },
+        to: { type: 'string' },
+        jsonl: { type: 'boolean' },
         json: { type: 'boolean' },
         help: { type: 'boolean' },
       },
@@ -235,7 +241,7 @@ async function main(argv: string[]): Promise<number> {
   }
   switch (command) {
     case 'audit':
-      return audit(rest, values);
+      return values.jsonl ? auditLines() : audit(rest, values);
     case 'adapt':
       return adaptFile(rest, values);
     case 'label':
@@ -244,6 +250,12 @@ async function main(argv: string[]): Promise<number> {
       return steps(rest, values);
     case 'cook':
       return cookFiles(rest, values);
+    case 'week':
+      return weekFile(rest, values);
+    case 'shop':
+      return shopFiles(rest, values);
+    case 'convert':
+      return convertFile(rest, values);
     case 'taste':
       return tasteFile(rest, values);
     case 'protocols':

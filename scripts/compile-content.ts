@@ -11,6 +11,7 @@ import { z } from 'zod';
 import { AdaptationSchema } from '../src/core/adapt/schema';
 import { AllergenFile } from '../src/core/allergen/schema';
 import { AuditSchema } from '../src/core/audit/schema';
+import { AisleFile, ShoppingSchema } from '../src/core/buy/schema';
 import { BuyingFile, Units, Vague, Words } from '../src/core/food/schema';
 import { resolveProtocol } from '../src/core/protocol/resolve';
 import { ProtocolFile } from '../src/core/protocol/schema';
@@ -22,6 +23,7 @@ import { PreparationFile, YieldFile } from '../src/core/prepare/schema';
 import { StepWordsFile, VerbFile } from '../src/core/step/schema';
 import { StepsSchema } from '../src/core/steps/schema';
 import { AdditionRow, FlavourFile, StarterRow, SwapFile } from '../src/core/swap/schema';
+import { WeekPlanSchema, WeekSchema } from '../src/core/week/schema';
 import { demo } from './content-demo';
 import { fail, out, root, write, yaml } from './content-files';
 import { foods, kinds, packed } from './content-foods';
@@ -169,6 +171,14 @@ for (const kind of [
 ])
   if (!kinds[kind]) fail('tasks.yaml', `"${kind}" is no kind`);
 write('tasks', tasks);
+const aisles = yaml('aisles.yaml', AisleFile);
+for (const kind of [...aisles.aisles.flatMap((a) => a.kinds), ...Object.keys(aisles.packages.kinds)])
+  if (!kinds[kind]) fail('aisles.yaml', `"${kind}" is no kind`);
+for (const kind of Object.keys(kinds))
+  if (!aisles.aisles.some((a) => a.kinds.includes(kind))) fail('aisles.yaml', `no aisle holds "${kind}"`);
+for (const id of [...Object.keys(aisles.packages.foods), ...aisles.aisles.flatMap((a) => a.foods)])
+  if (!ids.has(id)) fail('aisles.yaml', `"${id}" is no food`);
+write('aisles', aisles);
 write(
   'ledger',
   named('ledger.yaml', yaml('ledger.yaml', z.array(LedgerKey)), ids, (f) => f.map((k) => k.food)),
@@ -188,6 +198,9 @@ const published = {
   'steps-1': StepsSchema,
   'cook-1': CookSchema,
   'tasting-1': TastingSchema,
+  'shopping-1': ShoppingSchema,
+  'week-1': WeekSchema,
+  'week-plan-1': WeekPlanSchema,
 };
 for (const [name, schema] of Object.entries(published))
   writeFileSync(

@@ -34,6 +34,9 @@ const JUICED = /\bjuiced\b|\bjuice only\b|\bjuice of\b|\bsqueezed\b|^\s*juice\b/
 /** "rinsed and dried", "fried": done to it in this kitchen, and no food sold so. */
 const DONE_HERE =
   /(?<=\b(?:rinsed|washed|drained|cleaned|peeled|cored)(?:,? and|,)) (?:patted |spun |thoroughly |well )*dried\b|(?<=^[\s,]*)fried\b/;
+/** Grains that a bread is called by. */
+const GRAIN =
+  /^(?:rye|wholemeal|whole[- ]?wheat|whole[- ]?grain|white|brown|granary|multigrain|spelt|seeded)$/;
 /** Kinds that are also sold fried; by the piece they are not. */
 const FRESH = new Set(['vegetable', 'mushroom']);
 
@@ -47,7 +50,10 @@ export function find(said: FoodWords, larder: Larder): Found {
       : said;
   const findFood = larder.finder.find;
   const can = words.measures.some((m) => m.unit?.id === 'can');
-  const phrase = can && !/\b(?:canned|tinned)\b/.test(words.food) ? `canned ${words.food}` : words.food;
+  // "2 slices rye": what is sliced and called by its grain is bread
+  const sliced = words.measures.some((m) => m.unit?.id === 'slice') && GRAIN.test(words.food.trim());
+  const plain = sliced ? `${words.food.trim()} bread` : words.food;
+  const phrase = can && !/\b(?:canned|tinned)\b/.test(plain) ? `canned ${plain}` : plain;
   const recipe = larder.recipes?.find(words.food, words.notes);
   if (recipe?.kind === 'food')
     return { food: recipe.food, confidence: 1, candidates: [], phrase, meant: true };

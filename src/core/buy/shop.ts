@@ -1,0 +1,138 @@
+import raw from '@content/compiled/aisles.json';
+import yields from '@content/compiled/yields.json';
+import { pricePerGram, type Prices } from '@/core/cost/cost';
+import { buyingWords } from '@/core/food/buying';
+import { foodById, type Food } from '@/core/food/table';
+import type { MeasureSettings } from '@/core/measure/units';
+import type { YieldFile } from '@/core/prepare/schema';
+import { add, exact, over, range, scale, times, type Range } from '@/core/range/range';
+import type { ReadFood, ReadLine, ReadRecipe } from '@/core/read/types';
+import type { AisleFile, Shopping } from './schema';
+
+// checked by Zod when content is compiled
+const file = raw as unknown as AisleFile;
+const aisleOfKind = new Map(file.aisles.flatMap((a) => a.kinds.map((kind) => [kind, a.name] as const)));
+const aisleOfFood = new Map(file.aisles.flatMap((a) => a.foods.map((id) => [id, a.name] as const)));
+const placeOf = new Map(file.aisles.map((a, i) => [a.name, i]));
+
+/** A dish that is shopped for, and how often it is made. */
+export interface ShopDish {
+  readonly source: string;
+  readonly read: ReadRecipe;
+  readonly times: number;
+}
+
+export interface ShopSettings {
+  readonly measures: MeasureSettings;
+  readonly prices?: Prices;
+  /** Foods that are in the kitchen already, by id. */
+  readonly has?: ReadonlySet<string>;
+}
+
+interface Need {
+  readonly food: Food;
+  edible: Range;
+  readonly for: { source: string; line: number }[];
+}
+
+/** Water comes out of the tap. */
+const FREE = new Set(['water']);
+
+/** Dry foods that take up water, with how many times their weight they are when cooked. */
+const swelling = new Map(
+  (yields as unknown as YieldFile).absorb.flatMap((rule) =>
+    rule.foods.map((id) => [id, rule.factor] as const),
+  ),
+);
+
+/** What is bought for a food: grain and beans that are cooked at home are bought dry. */
+function boughtAs(food: Food, edible: Range): { readonly food: Food; readonly edible: Range } {
+  const dry = food.id.endsWith('-cooked') ? foodById(food.id.replace(/-cooked$/, '')) : undefined;
+  const factor = dry && swelling.get(dry.id);
+  return dry && factor ? { food: dry, edible: over(edible, range(...factor)) } : { food, edible };
+}
+
+/** Grams bought for grams eaten: peel, stalk and stone are paid for too. */
+export const boughtFor = (food: Food, edible: Range): Range =>
+  food.refuse > 0 && food.refuse < 100 ? scale(edible, 1 / (1 - food.refuse / 100)) : edible;
+
+/** The fewest grams over, then the fewest packages: so many of one size as surely are enough. */
+function packagesFor(food: Food, bought: Range): Shopping['items'][number]['packages'] {
+  const sizes = file.packages.foods[food.id] ?? file.packages.kinds[food.kind];
+  if (!sizes || bought.high <= 0) return [];
+  const ways = sizes.map(([grams, size]) => {
+    const count = Math.max(1, Math.ceil(bought.high / grams - 1e-9));
+    const all = count * grams;
+    return {
+      size,
+      count,
+      over: all - bought.high,
+      leftG: range(all - bought.high, all - bought.best, all - bought.low),
+    };
+  });
+  ways.sort((a, b) => a.over - b.over || a.count - b.count);
+  return ways.slice(0, 1).map(({ size, count, leftG }) => ({ size, count, leftG }));
+}
+
+/** Grams that a line brings of each of its foods; a food that is one of several may not be bought at all. */
+function gramsOf(line: ReadLine): { readonly food: ReadFood; readonly grams: Range }[] {
+  if (line.nothing) return [];
+  const loose = line.optional || line.assumed;
+  const either = line.alternatives.length > 0;
+  const least = (grams: Range, may: boolean): Range => (may ? { ...grams, low: 0 } : grams);
+  const share = (grams: Range) => (line.share ? times(grams, line.share.share) : grams);
+  return [
+    ...line.foods.flatMap((food) =>
+      food.grams ? [{ food, grams: least(share(food.grams), loose || either) }] : [],
+    ),
+    ...line.alternatives.flatMap((food) =>
+      food.grams ? [{ food, grams: { ...share(food.grams), low: 0, best: 0 } }] : [],
+    ),
+  ];
+}
+
+/**
+ * What to buy for some dishes: every food once, however many lines and dishes want it, with what peel and stalk cost,
+ * packages that surely are enough, what is left of them, and what to look for on the label. A line that is not
+ * understood is named, never left out.
+ */
+export function shop(dishes: readonly ShopDish[], settings: ShopSettings): Shopping {
+  const needs = new Map<string, Need>();
+  const unresolved: string[] = [];
+  for (const { source, read, times: by } of dishes)
+    read.lines.forEach((line, index) => {
+      if (line.missing !== null) unresolved.push(line.line.text);
+      for (const { food: f, grams } of gramsOf(line)) {
+        const { food } = f;
+        if (!food || FREE.has(food.kind) || food.id.startsWith('recipe-')) continue;
+        const bought = boughtAs(food, scale(grams, by));
+        const need = needs.get(bought.food.id) ?? { food: bought.food, edible: exact(0), for: [] };
+        need.edible = add(need.edible, bought.edible);
+        if (!need.for.some((x) => x.source === source && x.line === index))
+          need.for.push({ source, line: index });
+        needs.set(bought.food.id, need);
+      }
+    });
+  const items = [...needs.values()].map((need) => {
+    const { food, edible } = need;
+    const bought = boughtFor(food, edible);
+    const price = settings.prices?.[food.id];
+    const one = price ? pricePerGram(price, food, settings.measures) : null;
+    return {
+      food: { id: food.id, name: food.name },
+      gramsEdible: edible,
+      gramsBought: bought,
+      packages: packagesFor(food, bought),
+      aisle: aisleOfFood.get(food.id) ?? aisleOfKind.get(food.kind) ?? 'Other',
+      words: [...(buyingWords(food)?.words ?? [])],
+      for: need.for,
+      cost: one ? times(edible, one) : null,
+      have: settings.has?.has(food.id) ?? false,
+    };
+  });
+  items.sort(
+    (a, b) =>
+      (placeOf.get(a.aisle) ?? 99) - (placeOf.get(b.aisle) ?? 99) || (a.food.name < b.food.name ? -1 : 1),
+  );
+  return { schema: 'dulvet.shopping/1', items, unresolved: [...new Set(unresolved)] };
+}

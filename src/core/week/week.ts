@@ -1,0 +1,275 @@
+import { deciding } from '@/core/audit/deciding';
+import { dishOf, eatenG, isComplete, type CompleteDish, type Dish } from '@/core/audit/dish';
+import { totals } from '@/core/audit/figures';
+import { judgeLimit, worst } from '@/core/audit/limits';
+import { scaled } from '@/core/food/nutrients';
+import { KEEPS } from '@/core/portion/keeps';
+import type { Limit, Protocol } from '@/core/protocol';
+import type { Corners } from '@/core/range/bounds';
+import { add, exact, over, range, scale, type Range } from '@/core/range/range';
+import { allergensOfLines, conflictsOf, type AllergenDoubt } from '@/core/read/allergens';
+import type { ReadLine, ReadRecipe } from '@/core/read/types';
+import type { Week, WeekPlan } from './schema';
+
+/** What a plan's recipes and words were read as. */
+export interface WeekReading {
+  /** By the id of their cooking. */
+  readonly cookings: ReadonlyMap<string, ReadRecipe>;
+  /** By the place of their meal: what is eaten in words, as a recipe for one. */
+  readonly meals: ReadonlyMap<number, ReadRecipe>;
+  readonly protocols: ReadonlyMap<string, Protocol>;
+}
+
+/** A part of what was eaten in a day: lines and how much of each. */
+interface Eaten {
+  readonly lines: readonly ReadLine[];
+  readonly corners: readonly (Corners | null)[];
+  readonly yields: readonly Range[];
+}
+
+/** Lines times a share that is a range: each corner at each of its ends. */
+function partOf(read: ReadRecipe, share: Range): Eaten {
+  const dish = dishOf(read);
+  const ends = share.low === share.high ? [share.best] : [share.best, share.low, share.high];
+  return {
+    lines: read.lines,
+    corners: dish.lines.map((line) => line && ends.flatMap((s) => line.map((c) => scaled(c, s)))),
+    yields: dish.yields,
+  };
+}
+
+/** Grams of a whole cooking as eaten; null where a line is not understood. */
+function madeOf(read: ReadRecipe, times: number): Range | null {
+  const dish = dishOf(read);
+  return isComplete(dish) ? scale(eatenG(dish), times) : null;
+}
+
+/** A limit as a day has it: a day's amount whole, a ban on a plate a ban all day, a share over all that was eaten. */
+const ofDay = (limit: Limit, meals: number): Limit =>
+  limit.per === 'day'
+    ? { ...limit, per: 'serving' }
+    : limit.per === 'serving'
+      ? {
+          ...limit,
+          limit: limit.limit * Math.max(1, meals),
+          ...(limit.aim === undefined ? {} : { aim: limit.aim * Math.max(1, meals) }),
+        }
+      : limit;
+
+const FRIDGE_DAYS = KEEPS.fridge.high;
+const FREEZER_DAYS = KEEPS.freezer.high;
+
+/** Share of a recipe that somebody eats of a pot: so many plates of theirs, or so many grams. */
+function shareOf(
+  meal: { readonly plates?: number | undefined; readonly grams?: number | undefined },
+  plate: number,
+  read: ReadRecipe,
+): Range | null {
+  if (meal.grams !== undefined) {
+    const made = madeOf(read, 1);
+    return made && made.low > 0 ? over(exact(meal.grams), made) : null;
+  }
+  return over(exact((meal.plates ?? 1) * plate), read.servings.range);
+}
+
+/**
+ * Judges a week: each diner's day as what she really eats, against the day's own limits. A meal that is not understood,
+ * or a pot with a line that is not, leaves the day unknown or depending, never within.
+ */
+export function judgeWeek(plan: WeekPlan, reading: WeekReading): Week {
+  const pots = new Map(
+    plan.cookings.map((c) => [
+      c.id,
+      {
+        cooking: c,
+        read: reading.cookings.get(c.id),
+        problems: [] as string[],
+        grams: exact(0) as Range | null,
+        plates: exact(0),
+      },
+    ]),
+  );
+  const judged: Week['judged'] = [];
+  for (let day = 0; day <= Math.max(plan.days, ...plan.meals.map((m) => m.day)); day += 1)
+    for (const diner of plan.diners) {
+      const meals = plan.meals.flatMap((m, i) => (m.day === day && m.diner === diner.name ? [{ m, i }] : []));
+      if (meals.length === 0) continue;
+      const protocol = reading.protocols.get(diner.protocol);
+      if (!protocol) continue;
+      const parts: Eaten[] = [];
+      const unresolved: string[] = [];
+      const doubts: AllergenDoubt[] = [];
+      for (const { m, i } of meals) {
+        if ('text' in m) {
+          const read = reading.meals.get(i);
+          if (read) parts.push(partOf(read, exact(1)));
+          if (!read || read.lines.length === 0) unresolved.push(m.text);
+          continue;
+        }
+        const pot = pots.get(m.of);
+        if (!pot?.read) {
+          unresolved.push(`${m.meal}: ${m.of}`);
+          doubts.push({ because: `${m.of} is not known`, allergens: null });
+          continue;
+        }
+        const share = shareOf(m, diner.plate, pot.read);
+        if (share) parts.push(partOf(pot.read, share));
+        else {
+          unresolved.push(`${m.meal}: ${pot.read.recipe.title}`);
+          parts.push({ ...partOf(pot.read, exact(1)), corners: pot.read.lines.map(() => null) });
+        }
+        eat(pot, m, diner.plate, share, day);
+      }
+      const lines = parts.flatMap((p) => p.lines);
+      unresolved.push(...lines.flatMap((l) => (l.missing !== null ? [l.line.text] : [])));
+      const dish: Dish = {
+        lines: parts.flatMap((p) => p.corners),
+        yields: parts.flatMap((p) => p.yields),
+        servings: exact(1),
+        potG: null,
+        ends: [],
+      };
+      const limits = protocol.limits.map((l) => ofDay(l, meals.length));
+      const results = limits.map((l) => judgeLimit(l, 'main', dish));
+      const allergens = allergensOfLines(lines);
+      const conflict = conflictsOf(
+        { ...allergens, allergenDoubts: [...allergens.allergenDoubts, ...doubts] },
+        diner.allergens,
+      );
+      const known = unresolved.length === 0 && isComplete(dish);
+      judged.push({
+        day,
+        diner: diner.name,
+        protocol: protocol.id,
+        limits: results.map((r, k) => ({
+          ...r,
+          unit: (protocol.limits[k]?.unit ?? r.unit).replace('a serving', 'a day'),
+        })),
+        totals: totals(dish),
+        allergens: [...allergens.allergens],
+        unsafe: [...conflict.has],
+        doubts: [...conflict.doubts],
+        // what a meal that is not understood holds would settle it
+        verdict: worst([
+          ...results.map((r) => (r.verdict === 'unknown' && !known ? 'depends' : r.verdict)),
+          ...(conflict.has.length > 0 ? (['over'] as const) : []),
+          ...(known ? [] : (['depends'] as const)),
+          ...(conflict.doubts.length > 0 ? (['unknown'] as const) : []),
+        ]),
+        deciding: [
+          ...new Set([
+            ...unresolved,
+            ...(known
+              ? settling(
+                  limits,
+                  results.map((r) => r.verdict),
+                  dish as CompleteDish,
+                  lines,
+                )
+              : []),
+          ]),
+        ],
+        unresolved: [...new Set(unresolved)],
+      });
+    }
+  return {
+    schema: 'dulvet.week/1',
+    days: plan.days,
+    judged,
+    cookings: plan.cookings.map((c) => {
+      const pot = pots.get(c.id);
+      const read = pot?.read;
+      const made = read ? madeOf(read, c.times) : null;
+      const eaten = pot?.grams ?? null;
+      const plates =
+        read && pot
+          ? range(
+              read.servings.range.low * c.times - pot.plates.high,
+              read.servings.range.best * c.times - pot.plates.best,
+              read.servings.range.high * c.times - pot.plates.low,
+            )
+          : null;
+      const problems = [...new Set(pot?.problems ?? [])];
+      if (!read) problems.push('the recipe could not be read');
+      if (plates && plates.high < -1e-9) problems.push('more plates eaten than made');
+      else if (plates && plates.low < -1e-9) problems.push('more plates may be eaten than are made');
+      return {
+        id: c.id,
+        title: read?.recipe.title ?? c.id,
+        day: c.day,
+        madeG: made,
+        eatenG: eaten,
+        leftG:
+          made && eaten
+            ? range(
+                Math.max(0, made.low - eaten.high),
+                Math.max(0, made.best - eaten.best),
+                Math.max(0, made.high - eaten.low),
+              )
+            : null,
+        leftPlates:
+          plates && range(Math.max(0, plates.low), Math.max(0, plates.best), Math.max(0, plates.high)),
+        keepsUntilDay: c.day + keepsDays(c.place),
+        problems,
+      };
+    }),
+  };
+}
+
+const keepsDays = (place: 'fridge' | 'freezer'): number => (place === 'fridge' ? FRIDGE_DAYS : FREEZER_DAYS);
+
+/** Takes what is eaten out of a pot, and says where that does not go. */
+function eat(
+  pot: {
+    cooking: WeekPlan['cookings'][number];
+    read: ReadRecipe | undefined;
+    problems: string[];
+    grams: Range | null;
+    plates: Range;
+  },
+  meal: { readonly plates?: number | undefined; readonly grams?: number | undefined },
+  plate: number,
+  share: Range | null,
+  day: number,
+): void {
+  const { cooking, read } = pot;
+  if (!read) return;
+  const made = madeOf(read, 1);
+  pot.grams =
+    pot.grams && made && share
+      ? add(
+          pot.grams,
+          meal.grams !== undefined
+            ? exact(meal.grams)
+            : range(made.low * share.low, made.best * share.best, made.high * share.high),
+        )
+      : null;
+  const inPlates =
+    meal.grams === undefined
+      ? exact((meal.plates ?? 1) * plate)
+      : share &&
+        range(
+          share.low * read.servings.range.low,
+          share.best * read.servings.range.best,
+          share.high * read.servings.range.high,
+        );
+  if (inPlates) pot.plates = add(pot.plates, inPlates);
+  if (day < cooking.day) pot.problems.push(`eaten on day ${day}, cooked on day ${cooking.day}`);
+  const until = cooking.day + keepsDays(cooking.place);
+  if (day > until) pot.problems.push(`eaten on day ${day}, keeps until day ${until}`);
+}
+
+/** Lines whose measuring would settle what depends, the most telling first. */
+function settling(
+  limits: readonly Limit[],
+  verdicts: readonly string[],
+  dish: CompleteDish,
+  lines: readonly ReadLine[],
+): string[] {
+  const out = new Set<string>();
+  limits.forEach((limit, i) => {
+    if (verdicts[i] !== 'depends') return;
+    for (const index of deciding(limit, 'main', dish)) if (index >= 0) out.add(lines[index]?.line.text ?? '');
+  });
+  return [...out].filter(Boolean);
+}
