@@ -1,6 +1,7 @@
 import { expose } from 'comlink';
-import type { Dish, Supper } from '@/core/cook/cook';
-import { replan, type Live } from '@/core/cook/live';
+import type { Supper } from '@/core/cook/cook';
+import { replan, type Live, type TimedDish } from '@/core/cook/live';
+import type { OwnTimes } from '@/core/cook/own-times';
 import { libraryOf, type KeptRecipe } from '@/core/read/library';
 import { larderFor, type LibraryContext } from './larder';
 
@@ -19,18 +20,24 @@ const doorway = {
    * @param now    minutes of the day; null before anything is begun
    */
   plan(
-    dishes: readonly { readonly recipes: readonly KeptRecipe[]; readonly times: number }[],
+    dishes: readonly {
+      readonly recipes: readonly KeptRecipe[];
+      readonly times: number;
+      readonly own: OwnTimes;
+    }[],
     supper: Supper,
     progress: SentProgress,
     now: number | null,
     context: LibraryContext,
   ): Live {
     const ground = { measures: context.measures, natural: context.natural, larder: larderFor(context) };
-    const read = dishes.flatMap(({ recipes, times }): Dish[] => {
+    const read = dishes.flatMap(({ recipes, times, own }): TimedDish[] => {
       const [recipe] = recipes;
       if (!recipe) return [];
       const library = libraryOf(recipes, ground);
-      return [{ source: recipe.id, read: library.read(recipe), settings: library.settingsOf(recipe), times }];
+      return [
+        { source: recipe.id, read: library.read(recipe), settings: library.settingsOf(recipe), times, own },
+      ];
     });
     return replan(read, supper, { ...progress, done: new Set(progress.done) }, now);
   },

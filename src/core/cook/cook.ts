@@ -56,6 +56,7 @@ function taskOf(
     action: task.action,
     minutes: task.minutes,
     said: task.said,
+    own: task.own ?? false,
     attention: task.attention,
     uses: [...task.uses],
     words: [...words],

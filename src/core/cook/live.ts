@@ -1,5 +1,6 @@
 import { cook, type Dish, type Supper } from './cook';
 import { clockAt, minutesOfDay } from './clock';
+import { withOwnTimes, type OwnTimes } from './own-times';
 import type { Cook } from './schema';
 import type { Task } from './task';
 import { tasksOf } from './tasks';
@@ -17,6 +18,11 @@ export interface Progress {
 
 export const NOTHING_DONE: Progress = { done: new Set(), begun: {}, longer: {} };
 
+/** A dish with what its deeds took here before. */
+export interface TimedDish extends Dish {
+  readonly own?: OwnTimes;
+}
+
 /** A supper planned anew from what is really done. */
 export interface Live {
   readonly cook: Cook;
@@ -31,14 +37,14 @@ export interface Live {
  * @param now minutes of the day; null before anything is begun, where the plan is as it was made
  */
 export function replan(
-  dishes: readonly Dish[],
+  dishes: readonly TimedDish[],
   supper: Supper,
   progress: Progress,
   now: number | null,
 ): Live {
   const table = minutesOfDay(supper.table) ?? 0;
   const tasks = dishes.map((d, dish) =>
-    tasksOf(d.read, d.settings, d.times).flatMap((task): Task[] => {
+    withOwnTimes(tasksOf(d.read, d.settings, d.times), d.own ?? {}).flatMap((task): Task[] => {
       const id = `d${dish}.${task.id}`;
       if (progress.done.has(id)) return [];
       const more = progress.longer[id] ?? 0;

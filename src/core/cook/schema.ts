@@ -80,6 +80,8 @@ export const CookTaskSchema = z.object({
   minutes: Range,
   /** True where the recipe says the minutes; false where they are what such a thing usually takes. */
   said: z.boolean(),
+  /** True where the minutes are what it took here before. */
+  own: z.boolean(),
   attention: z.enum(ATTENTIONS),
   uses: z.array(z.string()),
   /** Its words with the amounts of this pot written into them. */

@@ -34,6 +34,8 @@ export interface Task {
   readonly celsius: number | null;
   readonly after: readonly After[];
   readonly optional: boolean;
+  /** True where the minutes are the cook's own, from her Log. */
+  readonly own?: boolean;
   /** Most minutes that what it made may wait for what comes next; null where it keeps. */
   readonly holds: number | null;
   /** Lines that it acts on. */

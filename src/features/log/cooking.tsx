@@ -12,6 +12,7 @@ import { useDiners } from '@/kitchen/use-table';
 import { Button } from '@/ui/button';
 import { Marked } from '@/ui/marked';
 import { Toggle } from '@/ui/toggle';
+import { Plates } from './plates';
 import { VersionTree } from './version-tree';
 import { day } from './when';
 
@@ -223,6 +224,7 @@ export function CookingPage({ cooking, all }: { cooking: StoredCooking; all: rea
           </ul>
         </section>
       )}
+      <Plates cooking={cooking} />
       <VersionTree recipeId={cooking.recipeId} />
       {cooking.after !== cooking.text && (
         <details className="sheet px-4 py-3">

@@ -7,15 +7,17 @@ import { database } from '@/data/db';
 import { listRecipes } from '@/data/recipes';
 import { keep } from '@/data/saving';
 import { beginSupper, USUAL } from '@/data/stove';
+import { useLibrary } from '@/kitchen/use-library';
 import { Button } from '@/ui/button';
+import { HowMuch } from './how-much';
 
 const MOST_SHOWN = 40;
-const TIMES = [0.5, 1, 1.5, 2, 3, 4] as const;
 const numbers = (from: number, to: number) => Array.from({ length: to - from + 1 }, (_, i) => from + i);
 
 /** What is for supper, when it is to be on the table, and who and what there is to cook with. */
 export function LaySupper() {
   const recipes = useLiveQuery(() => listRecipes(database()), [], null);
+  const { library } = useLibrary(null);
   const [picked, setPicked] = useState<ReadonlyMap<string, number>>(new Map());
   const [words, setWords] = useState('');
   const [table, setTable] = useState<string>(USUAL.table);
@@ -98,21 +100,12 @@ export function LaySupper() {
                       <span className="[overflow-wrap:anywhere]">{title}</span>
                     </label>
                     {times !== undefined && (
-                      <label className="flex items-center gap-1.5 text-[13px] text-mute">
-                        made
-                        <select
-                          className="field py-0.5 text-ink"
-                          aria-label={`How much of ${title}`}
-                          value={times}
-                          onChange={(e) => take(recipe.id, Number(e.target.value))}
-                        >
-                          {TIMES.map((n) => (
-                            <option key={n} value={n}>
-                              {n === 1 ? 'as written' : n === 0.5 ? 'half' : `${n} times`}
-                            </option>
-                          ))}
-                        </select>
-                      </label>
+                      <HowMuch
+                        read={library.read(recipe)}
+                        title={title}
+                        times={times}
+                        onTimes={(n) => take(recipe.id, n)}
+                      />
                     )}
                   </li>
                 );

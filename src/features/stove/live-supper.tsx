@@ -13,6 +13,7 @@ import { clearStove, newTimer, putBack } from '@/data/stove';
 import { Button } from '@/ui/button';
 import { Lanes, startOf } from './lanes';
 import { downloadCalendar } from './calendar';
+import { PrintSheet } from './print-sheet';
 import { ScalePanel } from './scale-panel';
 import { SetOut } from './set-out';
 import { StepPanel } from './step-panel';
@@ -186,7 +187,8 @@ export function LiveSupper({
           ))}
         </ul>
       )}
-      <div className="grid items-start gap-2.5 lg:grid-cols-[minmax(0,1fr)_372px]">
+      <PrintSheet cook={cook} cooks={supper.cooks} />
+      <div className="no-print grid items-start gap-2.5 lg:grid-cols-[minmax(0,1fr)_372px]">
         <div className="grid min-w-0 gap-2.5">
           {!nothing && (
             <Lanes cook={cook} cooks={supper.cooks} now={minute} chosen={task?.id ?? null} onChoose={look} />
@@ -223,7 +225,7 @@ export function LiveSupper({
             </section>
           )}
         </div>
-        <div className="no-print grid min-w-0 gap-2.5">
+        <div className="grid min-w-0 gap-2.5">
           <Tasting supper={supper} dishes={dishes} dish={tasting} onDish={setDish} />
           <ScalePanel supper={supper} dishes={dishes} dish={tasting} />
         </div>

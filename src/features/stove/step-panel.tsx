@@ -102,7 +102,7 @@ export function StepPanel({
       </p>
       <p className="mt-1 text-mute">
         {[
-          `${Math.max(1, Math.round(task.minutes.best))} min${task.said ? '' : ', as it usually takes'}`,
+          `${Math.max(1, Math.round(task.minutes.best))} min${task.said ? '' : task.own ? ', as it took you before' : ', as it usually takes'}`,
           task.uses.includes('oven') && task.celsius !== null
             ? `oven at ${task.celsius} °C`
             : task.uses.filter((u) => u !== 'bowl').join(', '),

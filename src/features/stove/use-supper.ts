@@ -3,9 +3,11 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useMemo, useState } from 'react';
 import type { Live } from '@/core/cook/live';
 import { minutesOfDay } from '@/core/cook/clock';
+import { ownTimesOf } from '@/core/cook/own-times';
 import { madeOf, type Library } from '@/core/read/library';
 import type { ReadRecipe } from '@/core/read/types';
 import { database, type StoredSupper } from '@/data/db';
+import { listCookings } from '@/data/log';
 import { keep } from '@/data/saving';
 import { changeSupper, openSupper } from '@/data/stove';
 import { useLibrary } from '@/kitchen/use-library';
@@ -43,6 +45,7 @@ export function useSupper(): {
   readonly why: string | null;
 } {
   const supper = useLiveQuery(async () => (await openSupper(database())) ?? null, []);
+  const cookings = useLiveQuery(() => listCookings(database()), [], null);
   const context = useLibraryContext();
   const { library, recipes } = useLibrary(null);
   const [plan, setPlan] = useState<{ of: string; live: Live } | null>(null);
@@ -71,12 +74,13 @@ export function useSupper(): {
       ])
     : '';
   useEffect(() => {
-    if (!supper) return;
+    if (!supper || !cookings) return;
     let current = true;
     const minutes = (ms: number) => minutesBy(supper.table, ms);
     const ask = supper.dishes.map((d) => ({
       recipes: plainRecipes(madeOf(d.recipe, recipes, library)),
       times: d.times,
+      own: ownTimesOf(cookings, d.recipe.text),
     }));
     const now = supper.startedAt === null ? null : minutes(Date.now());
     void askCook((door) =>
@@ -107,6 +111,6 @@ export function useSupper(): {
     };
     // the key holds all that the plan hangs on
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [key, context, library, recipes]);
+  }, [key, context, library, recipes, cookings]);
   return { supper, dishes, plan: plan?.live ?? null, why };
 }
