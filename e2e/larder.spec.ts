@@ -3,7 +3,7 @@ import { choose, expectAccessible, openBench, putText, row, takeIn } from './kit
 
 async function openLarder(page: Page): Promise<void> {
   await openBench(page);
-  await page.keyboard.press('4');
+  await page.keyboard.press('5');
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Larder');
   await expect(page.getByText('12 packets of your own')).toBeVisible();
 }
@@ -93,7 +93,7 @@ test('“when I write stock I mean this one” is remembered, seen and undone', 
   await takeIn(page, 'Another pot\nServes 2\n\n500 ml hot stock\n1 cup brown rice');
   await choose(page, 'hot stock');
   await expect(page.getByText(/By “(?:hot )?stock” you mean/)).toBeVisible();
-  await page.keyboard.press('4');
+  await page.keyboard.press('5');
   const words = page.getByRole('listitem').filter({ hasText: '“stock” is' });
   await expect(words).toBeVisible();
   await words.getByRole('button', { name: /Forget/ }).click();

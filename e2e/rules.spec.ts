@@ -4,7 +4,7 @@ import { choose, expectAccessible, openBench, row, takeIn } from './kitchen';
 
 async function openRules(page: Page): Promise<void> {
   await openBench(page);
-  await page.keyboard.press('5');
+  await page.keyboard.press('6');
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Rules');
   await expect(page.getByRole('region', { name: 'The schools side by side' })).toBeVisible();
 }
@@ -51,7 +51,7 @@ test('a protocol is copied, changed with the effect shown, kept, used, sent out 
   await page.getByLabel('Eats by').first().selectOption({ label: 'Towpath rules' });
   await page.getByRole('link', { name: 'Bench' }).click();
   await expect(page.getByRole('button', { name: /Maud.*Towpath rules/ })).toBeVisible();
-  await page.keyboard.press('5');
+  await page.keyboard.press('6');
   await page.getByRole('button', { name: 'Change Towpath rules' }).click();
   await page.getByRole('button', { name: 'Remove', exact: true }).first().waitFor();
   await page.locator('.sheet').first().getByRole('button', { name: 'Remove', exact: true }).last().click();

@@ -66,6 +66,32 @@ export function demo(foodIds: Set<string>, swapIds: Set<string>) {
         .strict(),
     ),
     hand: z.array(z.object({ unit: z.string(), ml: z.array(z.number().positive()) }).strict()),
+    week: z
+      .object({
+        pots: z.array(
+          z
+            .object({
+              id: z.string(),
+              recipe: z.string(),
+              day: z.number().int(),
+              times: z.number().positive(),
+            })
+            .strict(),
+        ),
+        meals: z.array(
+          z
+            .object({
+              days: z.array(z.number().int()),
+              meal: z.string(),
+              who: z.array(z.string()),
+              of: z.string().nullable().default(null),
+              plates: z.number().positive().default(1),
+              text: z.string().default(''),
+            })
+            .strict(),
+        ),
+      })
+      .strict(),
     supper: z
       .object({
         recipes: z.array(z.string()).min(1),
@@ -86,7 +112,7 @@ export function demo(foodIds: Set<string>, swapIds: Set<string>) {
       })
       .strict(),
   });
-  const { diners, recipes, cookings, boxes, hand, supper } = yaml('demo/demo.yaml', Demo);
+  const { diners, recipes, cookings, boxes, hand, supper, week } = yaml('demo/demo.yaml', Demo);
   const place = (file: string) => {
     const at = recipes.findIndex((r) => r.file === file);
     return at < 0 ? fail('demo/demo.yaml', `"${file}" is none of its recipes`) : at;
@@ -122,6 +148,7 @@ export function demo(foodIds: Set<string>, swapIds: Set<string>) {
     cookings: cookings.map((c) => ({ ...c, recipe: place(c.recipe) })),
     boxes: boxes.map((b) => ({ ...b, recipe: place(b.recipe) })),
     hand,
+    week: { ...week, pots: week.pots.map((p) => ({ ...p, recipe: place(p.recipe) })) },
     supper: { ...supper, recipes: supper.recipes.map(place) },
     recipes: recipes.map(({ file, role, versionOf }) => ({
       text: readFileSync(path.join(root, 'demo', file), 'utf8'),

@@ -180,6 +180,38 @@ const box = z
     updatedAt: time,
   })
   .strict();
+const week = z
+  .object({
+    id: z.literal('open'),
+    from: time,
+    pots: z.array(
+      z
+        .object({
+          id: z.string(),
+          day: z.number().int().min(0).max(60),
+          recipeId: z.string(),
+          times,
+          place: z.enum(['fridge', 'freezer']),
+        })
+        .strict(),
+    ),
+    meals: z.array(
+      z
+        .object({
+          id: z.string(),
+          day: z.number().int().min(0).max(60),
+          meal: z.string(),
+          diner: z.string(),
+          of: z.string().nullable(),
+          plates: z.number().nonnegative().max(50),
+          text: z.string().max(500),
+        })
+        .strict(),
+    ),
+    bought: z.array(z.string()),
+    updatedAt: time,
+  })
+  .strict();
 const hand = z
   .object({ unit: z.string().min(1), ml: z.array(z.number().positive().max(5000)), updatedAt: time })
   .strict();
@@ -202,6 +234,7 @@ export const ArchiveSchema = z
     boxes: z.array(box).default([]),
     hand: z.array(hand).default([]),
     suppers: z.array(supper).max(1).default([]),
+    weeks: z.array(week).max(1).default([]),
     settings: z.object({
       measures: z
         .object({ cup: z.enum(['us', 'metric']), tablespoon: z.enum(['us', 'australian']) })
@@ -233,6 +266,7 @@ const ROWS = {
   boxes: box,
   hand,
   suppers: supper,
+  weeks: week,
 } as const;
 export type TableName = keyof typeof ROWS;
 const TABLES = Object.keys(ROWS) as TableName[];

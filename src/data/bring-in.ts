@@ -15,6 +15,7 @@ const TABLES: readonly TableName[] = [
   'boxes',
   'hand',
   'suppers',
+  'weeks',
 ];
 const KEYS: Record<TableName, string> = {
   recipes: 'id',
@@ -28,6 +29,7 @@ const KEYS: Record<TableName, string> = {
   boxes: 'id',
   hand: 'unit',
   suppers: 'id',
+  weeks: 'id',
 };
 const SETTINGS = ['measures', 'theme', 'currency', 'natural', 'singleKeys'] as const;
 
@@ -71,8 +73,8 @@ async function compare(db: DulvetDatabase, archive: Archive) {
     )[];
     rows.forEach((row, i) => {
       const own = here[i];
-      // what stands on the Stove here is being cooked: a file does not take it off
-      const cooking = table === 'suppers' && own !== undefined;
+      // what stands on the Stove here is being cooked, and this week is this week: a file does not take them away
+      const cooking = (table === 'suppers' || table === 'weeks') && own !== undefined;
       const kind = !own
         ? 'added'
         : cooking || same(own, row)

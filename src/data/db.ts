@@ -202,6 +202,41 @@ export interface StoredBox {
   readonly updatedAt: number;
 }
 
+/** Something that is eaten in a week: plates of a pot, or what is said in words. */
+export interface StoredMeal {
+  readonly id: string;
+  /** From 0, the first day of the week. */
+  readonly day: number;
+  readonly meal: string;
+  /** The diner's id. */
+  readonly diner: string;
+  /** The cooking it comes from; null for what is said in words. */
+  readonly of: string | null;
+  readonly plates: number;
+  readonly text: string;
+}
+
+/** A pot that is cooked in a week. */
+export interface StoredPot {
+  readonly id: string;
+  readonly day: number;
+  readonly recipeId: string;
+  readonly times: number;
+  readonly place: 'fridge' | 'freezer';
+}
+
+/** The week that is planned. There is one. */
+export interface StoredWeek {
+  readonly id: 'open';
+  /** The first day, milliseconds since 1970. */
+  readonly from: number;
+  readonly pots: readonly StoredPot[];
+  readonly meals: readonly StoredMeal[];
+  /** What is bought already, by the id of its food. */
+  readonly bought: readonly string[];
+  readonly updatedAt: number;
+}
+
 /** What a loose measure of the cook's own held each time she weighed it, in millilitres. */
 export interface StoredHand {
   readonly unit: string;
@@ -230,6 +265,7 @@ export class DulvetDatabase extends Dexie {
   cookings!: EntityTable<StoredCooking, 'id'>;
   boxes!: EntityTable<StoredBox, 'id'>;
   hand!: EntityTable<StoredHand, 'unit'>;
+  weeks!: EntityTable<StoredWeek, 'id'>;
 
   constructor(name = 'dulvet', options?: DexieOptions) {
     super(name, options);
@@ -291,12 +327,13 @@ export class DulvetDatabase extends Dexie {
             Object.assign(diner, { updatedAt: 0 });
           });
       });
-    // 6: the supper on the Stove, the Log of what was cooked, boxes of leftovers, the cook's own hand
+    // 6: the supper on the Stove, the Log of what was cooked, boxes of leftovers, the cook's own hand, the week
     this.version(6).stores({
       suppers: 'id',
       cookings: 'id, cookedAt, recipeId',
       boxes: 'id, madeAt',
       hand: 'unit',
+      weeks: 'id',
     });
   }
 }

@@ -11,11 +11,13 @@ import type {
   StoredRecipe,
   StoredSupper,
   StoredSwapUse,
+  StoredWeek,
   StoredWord,
 } from './db';
 import { newId } from './ids';
 import { newBox } from './log';
 import { newTimer } from './stove';
+import { emptyWeek, newMeal, newPot } from './week';
 import { newRecipe } from './recipes';
 
 interface Demo {
@@ -35,6 +37,17 @@ interface Demo {
   }[];
   readonly boxes: readonly { recipe: number; grams: number; place: StoredBox['place']; daysAgo: number }[];
   readonly hand: readonly { unit: string; ml: readonly number[] }[];
+  readonly week: {
+    pots: readonly { id: string; recipe: number; day: number; times: number }[];
+    meals: readonly {
+      days: readonly number[];
+      meal: string;
+      who: readonly string[];
+      of: string | null;
+      plates: number;
+      text: string;
+    }[];
+  };
   readonly supper: {
     recipes: readonly number[];
     cooks: readonly string[];
@@ -91,6 +104,32 @@ async function cookedBefore(recipes: readonly StoredRecipe[], now: number): Prom
   });
 }
 
+/** The week of the rota. */
+function weekOf(recipes: readonly StoredRecipe[], diners: readonly StoredDiner[], now: number): StoredWeek {
+  const { pots, meals } = demo.week;
+  const made = new Map(pots.map((p) => [p.id, newPot(recipes[p.recipe]?.id ?? '', p.day, p.times)] as const));
+  return {
+    ...emptyWeek(now),
+    pots: [...made.values()],
+    meals: meals.flatMap((m) =>
+      m.days.flatMap((day) =>
+        diners
+          .filter((d) => m.who.includes(d.name))
+          .map((d) =>
+            newMeal({
+              day,
+              meal: m.meal,
+              diner: d.id,
+              of: m.of === null ? null : (made.get(m.of)?.id ?? null),
+              plates: m.plates,
+              text: m.text,
+            }),
+          ),
+      ),
+    ),
+  };
+}
+
 /** The supper that is half done when the demo opens. */
 function halfDone(recipes: readonly StoredRecipe[], now: number): StoredSupper {
   const { supper } = demo;
@@ -135,6 +174,7 @@ export async function seedDemo(db: DulvetDatabase, now: number): Promise<string 
     db.boxes,
     db.hand,
     db.suppers,
+    db.weeks,
   ];
   if ((await db.settings.get('seeded'))?.value === true || (await db.recipes.count()) > 0) return null;
   const made = demo.recipes.map((r, i) => newRecipe(r.text, now - i * MINUTE, { role: r.role }));
@@ -147,7 +187,8 @@ export async function seedDemo(db: DulvetDatabase, now: number): Promise<string 
     const seeded = await db.settings.get('seeded');
     if (seeded?.value === true || (await db.recipes.count()) > 0) return null;
     await db.recipes.bulkAdd(recipes);
-    await db.diners.bulkAdd(demo.diners.map((d, order) => ({ ...d, id: newId(), order, updatedAt: now })));
+    const diners = demo.diners.map((d, order) => ({ ...d, id: newId(), order, updatedAt: now }));
+    await db.diners.bulkAdd(diners);
     await db.packets.bulkPut(demo.packets.map((p) => ({ ...p, updatedAt: now })));
     await db.kitchen.bulkPut(demo.kitchen.map((k) => ({ ...k, updatedAt: now })));
     await db.swapUses.bulkPut(demo.swapUses.map((u) => ({ ...u, updatedAt: now })));
@@ -159,6 +200,7 @@ export async function seedDemo(db: DulvetDatabase, now: number): Promise<string 
     );
     await db.hand.bulkAdd(demo.hand.map((h) => ({ ...h, updatedAt: now })));
     await db.suppers.put(halfDone(recipes, now));
+    await db.weeks.put(weekOf(recipes, diners, now));
     await db.settings.put({ key: 'seeded', value: true });
     const first = recipes[0]?.id ?? null;
     await db.settings.put({ key: 'openRecipe', value: first });

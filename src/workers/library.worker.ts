@@ -6,7 +6,12 @@ import type { Verdict } from '@/core/audit/schema';
 import type { Protocol } from '@/core/protocol';
 import type { AllergenDoubt } from '@/core/read/allergens';
 import { roleOfKept } from '@/core/audit/role';
-import { libraryOf, type KeptRecipe, type Library } from '@/core/read/library';
+import { mealText } from '@/core/week/meal';
+import { judgeWeek } from '@/core/week/week';
+import type { Week, WeekPlan } from '@/core/week/schema';
+import { parseRecipe } from '@/core/recipe/parse';
+import { readRecipe } from '@/core/read/read';
+import { keptText, libraryOf, type KeptRecipe, type Library } from '@/core/read/library';
 import type { Range } from '@/core/range/range';
 import { oneChange, type OneChange } from '@/core/swap/one-change';
 import { larderFor, type LibraryContext } from './larder';
@@ -107,6 +112,27 @@ const doorway = {
           }),
         ),
       };
+    });
+  },
+
+  /** Judges a week: each diner's day against the day's limits, and what is left of each pot. */
+  week(
+    plan: WeekPlan,
+    pots: Readonly<Record<string, KeptRecipe>>,
+    recipes: readonly KeptRecipe[],
+    protocols: readonly Protocol[],
+    context: LibraryContext,
+  ): Week {
+    const library = libraryIn(recipes, context);
+    const settings = library.settingsOf(keptText('', ''));
+    return judgeWeek(plan, {
+      cookings: new Map(Object.entries(pots).map(([id, recipe]) => [id, library.read(recipe)])),
+      meals: new Map(
+        plan.meals.flatMap((m, i) =>
+          'text' in m ? [[i, readRecipe(parseRecipe(mealText(m.text)), settings)] as const] : [],
+        ),
+      ),
+      protocols: new Map(protocols.map((p) => [p.id, p])),
     });
   },
 

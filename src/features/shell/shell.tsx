@@ -16,9 +16,10 @@ const VIEWS = [
   { href: '/', name: 'Bench', key: '1' },
   { href: '/shelf', name: 'Shelf', key: '2' },
   { href: '/stove', name: 'Stove', key: '3' },
-  { href: '/larder', name: 'Larder', key: '4' },
-  { href: '/rules', name: 'Rules', key: '5' },
-  { href: '/log', name: 'Log', key: '6' },
+  { href: '/week', name: 'Week', key: '4' },
+  { href: '/larder', name: 'Larder', key: '5' },
+  { href: '/rules', name: 'Rules', key: '6' },
+  { href: '/log', name: 'Log', key: '7' },
 ] as const;
 
 /** The frame of every view, once it is known whether the browser keeps anything. */

@@ -15,7 +15,7 @@ import { useDiners, judgeTable, markFor } from '@/kitchen/use-table';
 import { useProtocols } from '@/kitchen/use-protocols';
 import { Button } from '@/ui/button';
 import { Glyph } from '@/ui/glyph';
-import { LimitLine } from './limit-line';
+import { LimitLine } from '@/ui/limit-line';
 import { clockOf } from './use-clock';
 import { change, type DishOnStove } from './use-supper';
 

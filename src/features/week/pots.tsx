@@ -1,0 +1,157 @@
+'use client';
+import { showRange } from '@/core/format/figures';
+import type { Week } from '@/core/week/schema';
+import type { StoredWeek } from '@/data/db';
+import { Button } from '@/ui/button';
+import { change, DAYS } from './use-week';
+
+const WIDE = 300;
+const AT = (day: number) => 14 + (day * (WIDE - 28)) / (DAYS - 1);
+
+/** A pot's thread: from the day it is cooked to every plate it feeds, fraying where it must be eaten. */
+function Thread({
+  cooked,
+  until,
+  plates,
+}: {
+  cooked: number;
+  until: number;
+  plates: ReadonlyMap<number, number>;
+}) {
+  const end = Math.min(until, DAYS - 1);
+  return (
+    <svg viewBox={`0 0 ${WIDE} 34`} className="mt-1 w-full" aria-hidden>
+      {Array.from({ length: DAYS }, (_, d) => (
+        <line key={d} x1={AT(d)} y1="4" x2={AT(d)} y2="30" stroke="var(--hair)" strokeWidth="1" />
+      ))}
+      <line x1={AT(cooked)} y1="17" x2={AT(end)} y2="17" stroke="var(--rim)" strokeWidth="2.5" />
+      {until < DAYS &&
+        [-5, 0, 5].map((dy) => (
+          <line
+            key={dy}
+            x1={AT(end)}
+            y1="17"
+            x2={AT(end) + 11}
+            y2={17 + dy}
+            stroke="var(--rim)"
+            strokeWidth="1.4"
+          />
+        ))}
+      <rect x={AT(cooked) - 7} y="9" width="14" height="16" rx="3" fill="var(--rim)" />
+      {[...plates].map(([d, n]) => (
+        <g key={d}>
+          {(d > until || d < cooked) && (
+            <line
+              x1={AT(Math.max(cooked, Math.min(d, end)))}
+              y1="17"
+              x2={AT(d)}
+              y2="17"
+              stroke="var(--over)"
+              strokeWidth="1.5"
+              strokeDasharray="3 3"
+            />
+          )}
+          <circle
+            cx={AT(d) + (d === cooked ? 0 : 0)}
+            cy="17"
+            r="8"
+            fill="var(--sheet)"
+            stroke={d > until || d < cooked ? 'var(--over)' : 'var(--rim)'}
+            strokeWidth="2"
+          />
+          <text x={AT(d)} y="21" textAnchor="middle" fontSize="10.5" fontWeight="700" fill="var(--ink)">
+            {n}
+          </text>
+        </g>
+      ))}
+    </svg>
+  );
+}
+
+/** The week's pots: what they give, what is left, until when, and what does not go. */
+export function Pots({
+  week,
+  judged,
+  nameOf,
+}: {
+  week: StoredWeek;
+  judged: Week | null;
+  nameOf: (from: number, day: number) => string;
+}) {
+  if (week.pots.length === 0) return null;
+  return (
+    <section className="sheet px-4 py-3" aria-label="Pots">
+      <h2 className="text-[17px] font-semibold leading-tight">Pots</h2>
+      <ul className="divide-y divide-hair">
+        {[...week.pots]
+          .sort((a, b) => a.day - b.day)
+          .map((pot) => {
+            const own = judged?.cookings.find((c) => c.id === pot.id);
+            const plates = new Map<number, number>();
+            for (const m of week.meals)
+              if (m.of === pot.id) plates.set(m.day, (plates.get(m.day) ?? 0) + m.plates);
+            return (
+              <li key={pot.id} className="py-2">
+                <div className="flex items-start gap-2">
+                  <div className="min-w-0 flex-1">
+                    <span className="font-semibold [overflow-wrap:anywhere]">
+                      {own?.title ?? 'a recipe that is gone'}
+                    </span>
+                    <span className="block text-[13px] text-mute">
+                      {nameOf(week.from, pot.day)}
+                      {own?.leftPlates
+                        ? `, ${showRange(own.leftPlates)} plates left`
+                        : ', what is left is not known'}
+                    </span>
+                  </div>
+                  <select
+                    className="field no-print py-0.5 text-[13px]"
+                    aria-label={`Where ${own?.title ?? 'it'} is kept`}
+                    value={pot.place}
+                    onChange={(e) => {
+                      const place = e.target.value as 'fridge' | 'freezer';
+                      void change((w) => ({
+                        pots: w.pots.map((p) => (p.id === pot.id ? { ...p, place } : p)),
+                      }));
+                    }}
+                  >
+                    <option value="fridge">fridge</option>
+                    <option value="freezer">freezer</option>
+                  </select>
+                  <Button
+                    look="plain"
+                    className="no-print"
+                    aria-label={`Do not cook ${own?.title ?? 'it'}`}
+                    onClick={() =>
+                      void change(
+                        (w) => ({
+                          pots: w.pots.filter((p) => p.id !== pot.id),
+                          meals: w.meals.filter((m) => m.of !== pot.id),
+                        }),
+                        'The pot and its plates are out of the week.',
+                      )
+                    }
+                  >
+                    –
+                  </Button>
+                </div>
+                <Thread cooked={pot.day} until={own?.keepsUntilDay ?? pot.day} plates={plates} />
+                {own && own.problems.length > 0 && (
+                  <ul className="text-[13px] font-semibold text-over">
+                    {own.problems.map((p) => (
+                      <li key={p}>
+                        {p.replace(
+                          /day (\d+)/g,
+                          (_, d: string) => nameOf(week.from, Number(d)).split(' ')[0] ?? '',
+                        )}
+                      </li>
+                    ))}
+                  </ul>
+                )}
+              </li>
+            );
+          })}
+      </ul>
+    </section>
+  );
+}

@@ -1,0 +1,183 @@
+'use client';
+import { useEffect, useState } from 'react';
+import { titleOf } from '@/core/recipe/title';
+import { database, type StoredMeal, type StoredWeek } from '@/data/db';
+import { seedDemo } from '@/data/demo';
+import { setSetting } from '@/data/settings';
+import { keep } from '@/data/saving';
+import { copyDay } from '@/data/week';
+import { useDiner } from '@/kitchen/use-diner';
+import { shortLabel } from '@/kitchen/words';
+import { Button } from '@/ui/button';
+import { Glyph } from '@/ui/glyph';
+import { LimitLine } from '@/ui/limit-line';
+import { AddMeal, AddPot } from './add';
+import { Pots } from './pots';
+import { ShoppingList } from './shopping-list';
+import { change, DAYS, useWeek } from './use-week';
+
+const DAY = 24 * 60 * 60_000;
+const nameOf = (from: number, day: number): string =>
+  new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'short' }).format(
+    new Date(from + day * DAY),
+  );
+const MEALS = ['breakfast', 'lunch', 'supper', 'snack'];
+
+/** What is eaten on a day, in the order of its meals; what several eat alike is told once. */
+function eatenOn(
+  week: StoredWeek,
+  day: number,
+): { readonly first: StoredMeal; readonly all: readonly StoredMeal[] }[] {
+  const groups = new Map<string, StoredMeal[]>();
+  for (const m of week.meals)
+    if (m.day === day) {
+      const key = JSON.stringify([m.meal, m.of, m.plates, m.text]);
+      groups.set(key, [...(groups.get(key) ?? []), m]);
+    }
+  return [...groups.values()]
+    .flatMap((all) => (all[0] ? [{ first: all[0], all }] : []))
+    .sort((a, b) => MEALS.indexOf(a.first.meal) - MEALS.indexOf(b.first.meal));
+}
+
+/** The Week: what everybody eats each day against the day's limits, pots and what is left of them, shopping. */
+export function Week({ demo }: { demo: boolean }) {
+  useEffect(() => {
+    if (demo) void seedDemo(database(), Date.now());
+  }, [demo]);
+  const { week, judged, why, recipes, diners } = useWeek();
+  const { current } = useDiner();
+  const [shopping, setShopping] = useState(false);
+  if (!week) return <p className="p-6 text-mute">Turning to this week …</p>;
+  const titles = new Map(recipes.map((r) => [r.id, titleOf(r.text) || 'Untitled recipe']));
+  const potTitle = (id: string | null) =>
+    titles.get(week.pots.find((p) => p.id === id)?.recipeId ?? '') ?? 'a pot that is gone';
+  const days = Array.from({ length: DAYS }, (_, d) => d);
+  return (
+    <>
+      <div className="mb-2.5 flex flex-wrap items-end justify-between gap-2">
+        <div>
+          <h1 className="text-[25px] font-semibold leading-tight">Week</h1>
+          <p className="text-mute">
+            from {nameOf(week.from, 0)}, judged by {current.name}’s whole days
+          </p>
+        </div>
+        <div className="no-print flex flex-wrap gap-1.5" role="group" aria-label="Whose days">
+          {diners.map((d) => (
+            <Button
+              key={d.id}
+              look={d.id === current.id ? 'solid' : 'line'}
+              aria-pressed={d.id === current.id}
+              onClick={() => void keep('the setting', () => setSetting(database(), 'diner', d.id))}
+            >
+              {d.name}
+            </Button>
+          ))}
+          <Button onClick={() => setShopping(!shopping)} aria-pressed={shopping}>
+            Shopping list
+          </Button>
+        </div>
+      </div>
+      {why && (
+        <p role="alert" className="sheet mb-2.5 px-3.5 py-2">
+          The week could not be judged: {why}.
+        </p>
+      )}
+      <div className="grid items-start gap-2.5 lg:grid-cols-[minmax(0,1fr)_360px]">
+        <ol className="grid min-w-0 gap-2.5">
+          {days.map((day) => {
+            const own = judged?.judged.find((j) => j.day === day && j.diner === current.name);
+            const meals = eatenOn(week, day);
+            const limits = own?.limits.filter((l) => l.limit > 0).slice(0, 4) ?? [];
+            const broken = own?.limits.filter((l) => l.limit === 0 && l.verdict === 'over') ?? [];
+            return (
+              <li key={day} className="sheet px-4 py-2.5">
+                <div className="flex flex-wrap items-center gap-x-2.5 gap-y-1">
+                  {own ? <Glyph mark={own.verdict} size={16} /> : null}
+                  <h2 className="text-[16px] font-semibold">{nameOf(week.from, day)}</h2>
+                  {own?.totals.energyKcal && (
+                    <span className="num text-[13px] text-mute">
+                      about {Math.round(own.totals.energyKcal.best / 10) * 10} kcal
+                    </span>
+                  )}
+                  {own && own.unsafe.length > 0 && (
+                    <strong className="text-over">holds {own.unsafe.join(', ')}</strong>
+                  )}
+                  {broken.length > 0 && (
+                    <span className="text-[13px]">
+                      {broken.map((l) => shortLabel(l.label).toLowerCase()).join(', ')} in it
+                    </span>
+                  )}
+                  {meals.length > 0 && day < DAYS - 1 && (
+                    <Button
+                      look="plain"
+                      className="no-print ml-auto text-[13px]"
+                      onClick={() =>
+                        void change(
+                          (w) => copyDay(w, day, day + 1),
+                          `The same on ${nameOf(week.from, day + 1)}.`,
+                        )
+                      }
+                    >
+                      The same the next day
+                    </Button>
+                  )}
+                </div>
+                {limits.length > 0 && (
+                  <div className="grid gap-x-5 sm:grid-cols-2">
+                    {limits.map((l) => (
+                      <LimitLine key={l.id} name={shortLabel(l.label)} limit={l} />
+                    ))}
+                  </div>
+                )}
+                {own && own.unresolved.length > 0 && (
+                  <p className="text-[13px]">
+                    Not understood: {own.unresolved.join('; ')}. Say how much, or which.
+                  </p>
+                )}
+                {own && own.unresolved.length === 0 && own.deciding.length > 0 && (
+                  <p className="text-[13px] text-mute">Would settle it: {own.deciding.join('; ')}.</p>
+                )}
+                <ul className="mt-0.5">
+                  {meals.map(({ first: m, all }) => (
+                    <li key={m.id} className="flex items-center gap-2 border-t border-hair/60 py-0.5">
+                      <span className="w-[72px] flex-none text-[13px] text-mute">{m.meal}</span>
+                      <span className="min-w-0 flex-1 [overflow-wrap:anywhere]">
+                        <strong className="font-semibold">
+                          {all.map((x) => diners.find((d) => d.id === x.diner)?.name ?? 'gone').join(', ')}
+                        </strong>
+                        {': '}
+                        {m.of === null
+                          ? m.text
+                          : `${m.plates === 1 ? 'a plate' : `${m.plates} plates`} of ${potTitle(m.of)}`}
+                      </span>
+                      <Button
+                        look="plain"
+                        className="no-print"
+                        aria-label={`Take out ${m.meal} of ${nameOf(week.from, day)}`}
+                        onClick={() => {
+                          const gone = new Set(all.map((x) => x.id));
+                          void change(
+                            (w) => ({ meals: w.meals.filter((x) => !gone.has(x.id)) }),
+                            'Taken out.',
+                          );
+                        }}
+                      >
+                        –
+                      </Button>
+                    </li>
+                  ))}
+                </ul>
+                <AddMeal day={day} week={week} diners={diners} potTitle={potTitle} />
+              </li>
+            );
+          })}
+        </ol>
+        <div className="grid min-w-0 gap-2.5">
+          {shopping && <ShoppingList week={week} recipes={recipes} />}
+          <AddPot recipes={recipes} from={week.from} nameOf={nameOf} />
+          <Pots week={week} judged={judged} nameOf={nameOf} />
+        </div>
+      </div>
+    </>
+  );
+}
