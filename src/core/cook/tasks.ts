@@ -1,98 +1,28 @@
-import { exact, range, type Range } from '@/core/range/range';
+import { range } from '@/core/range/range';
 import type { ReadRecipe, ReadSettings } from '@/core/read/types';
-import { verbById } from '@/core/step/lexicon';
-import { tokens } from '@/core/food/tokens';
 import type { StepClause } from '@/core/steps/schema';
 import { stepsOf } from '@/core/steps/steps';
 import {
-  GATHERS,
-  isAtOnce,
-  isDarkLeaf,
-  JOINS,
-  MIXES,
-  LEAVES_HEAT,
-  saysBatter,
-  saysBeside,
-  saysEverything,
-  saysInPassing,
-  saysKeeping,
-  saysMade,
-  SILENT,
-  TASKS,
-} from './knowledge';
+  APPLIANCES,
+  attentionOf,
+  holdsAfter,
+  IN_PASSING,
+  isDeed,
+  minutesOf,
+  placeOf,
+  tidy,
+  type Place,
+} from './deed';
+import { GATHERS, isDarkLeaf, JOINS, LEAVES_HEAT, TASKS } from './knowledge';
+import { Pots, type Pot } from './pots';
 import { preparing } from './prepare-lines';
 import type { After, Task } from './task';
-
-/** Something under way: what is in one pot, on one board, in one bowl. */
-interface Pot {
-  /** The task that made it what it is now. */
-  last: string | null;
-  /** How long it may wait as it is; null where it keeps. */
-  holds: number | null;
-  /** Where it stands: on a burner, in the oven, in a bowl. */
-  place: string;
-  /** It is on the heat. */
-  hot: boolean;
-  readonly lines: Set<number>;
-  readonly sections: Set<string | null>;
-}
-
-const ON_BURNER = new Set(['pan', 'wok', 'steamer']);
-const APPLIANCES = [
-  'oven',
-  'grill',
-  'air fryer',
-  'microwave',
-  'pressure cooker',
-  'slow cooker',
-  'blender',
-] as const;
-const STARTS_LIKE_A_WHILE = /^[\s,]*(?:and |then )?(?:while|as|once|when|after|before|by the time|whilst)\b/i;
-const IN_PASSING = /^[\s,]*(?:and |then |while |whilst |, )?[a-z]+ing\b/i;
-/** Longer than two days is keeping, not cooking. */
-const MOST_MINUTES = 2 * 24 * 60;
-/** Verbs whose food is boiled in a pot of its own. */
-const BOILS = new Set(['boil', 'cook', 'steam', 'simmer', 'parboil']);
-const STARCHY = new Set(['whole-grain', 'refined-grain', 'starch']);
-
-/** Where a clause puts its food: an appliance, a burner, or neither. */
-function placeOf(c: StepClause): string {
-  const tool = APPLIANCES.find((a) => c.tools.includes(a));
-  if (tool) return tool;
-  if (c.tools.some((t) => ON_BURNER.has(t)) || (c.heat !== null && c.action !== null)) return 'burner';
-  return c.tools.includes('board') ? 'board' : 'bowl';
-}
-
-interface Place {
-  readonly step: number;
-  readonly text: string;
-  /** The words of the sentence it stands in, up to it. */
-  readonly sentence: string;
-  readonly opens: boolean;
-  /** Where its words begin in the step, and where the next deed's do. */
-  readonly start: number;
-  readonly until: number;
-  /** Its words up to the next deed. */
-  readonly whole: string;
-}
-
-const SAYS_NOTHING = new Set(
-  'for the and with into over from ingredient ingredients method recipe you your make made'.split(' '),
-);
-/** Words of a text that tell one part of a dish from another. */
-const tellingWords = (text: string): string[] =>
-  tokens(text).filter((w) => w.length > 2 && !SAYS_NOTHING.has(w));
 
 /** Builds the tasks of one dish, clause by clause. */
 class Builder {
   readonly tasks: Task[] = [];
-  private pots: Pot[] = [];
-  private current: Pot | null = null;
+  private readonly pots: Pots;
   private readonly preparations = new Map<number, readonly Task[]>();
-  /** Words of each section's name, without those that many share. */
-  private readonly parts: readonly { readonly section: string; readonly words: ReadonlySet<string> }[];
-  /** Lines that some clause names. */
-  private readonly mentioned: ReadonlySet<number>;
   private preheated = false;
   /** Foods that each step names. */
   private readonly foods = new Map<number, StepClause['foods']>();
@@ -104,92 +34,12 @@ class Builder {
     times: number,
     done: ReadonlyMap<number, ReadonlySet<string>>,
   ) {
-    this.mentioned = new Set(done.keys());
+    this.pots = new Pots(read, new Set(done.keys()));
     read.lines.forEach((line, i) => {
       const own = preparing(line, i, done.get(i) ?? new Set(), times);
       this.preparations.set(i, own);
       this.tasks.push(...own);
     });
-    const sections = [...new Set(read.lines.flatMap((l) => (l.line.section ? [l.line.section] : [])))];
-    this.parts = sections.map((section) => ({ section, words: new Set(tellingWords(section)) }));
-  }
-
-  private sectionOf(line: number): string | null {
-    return this.read.lines[line]?.line.section ?? null;
-  }
-
-  /** What is under way that a clause speaks of by what it has become: "the sauce", "the cashew cream". */
-  private spokenOf(text: string): Pot[] {
-    const words = new Set(tellingWords(text));
-    const named = this.parts.filter(({ words: own }) => [...own].some((w) => words.has(w)));
-    return this.pots.filter((p) => [...p.sections].some((s) => named.some((n) => n.section === s)));
-  }
-
-  /** Lines that a clause acts on: those it names, those of the part it names, and with "everything" all nobody named. */
-  private linesOf(c: StepClause, at: Place): number[] {
-    const named = c.foods.flatMap((f) => f.lines);
-    const free = (l: number) => !this.pots.some((p) => p.lines.has(l));
-    const all = saysEverything(at.text) !== null;
-    const words = new Set(tellingWords(at.text));
-    const parts = this.parts.filter(({ words: own }) => [...own].some((w) => words.has(w)));
-    const made = this.read.lines.flatMap((line, l) => {
-      if (line.origin !== 'ingredients' || !free(l)) return [];
-      const part = parts.some((p) => p.section === line.line.section);
-      return part || (all && (this.pots.length === 0 || !this.mentioned.has(l))) ? [l] : [];
-    });
-    return [...new Set([...named, ...made])].filter((l) => this.read.lines[l]?.origin === 'ingredients');
-  }
-
-  private potsFor(c: StepClause, lines: readonly number[], at: Place): readonly Pot[] {
-    const action = c.action ?? '';
-    const holding = this.pots.filter((p) => lines.some((l) => p.lines.has(l)));
-    const spoken = this.spokenOf(at.text);
-    if (saysEverything(at.text) !== null || action === 'serve') return this.pots;
-    // "layer the aubergine and the sauce": which of them is the sauce is not asked, all that is made comes together
-    if (spoken.length === 0 && saysMade(at.text) !== null) return this.pots;
-    if (GATHERS.has(action)) {
-      if (holding.length === 0 && spoken.length === 0) return this.pots;
-      return [...new Set([...this.pots.filter((p) => p === this.current), ...holding, ...spoken])];
-    }
-    const joins = JOINS.has(action) || c.action === null;
-    const own = [...new Set([...holding, ...spoken])];
-    const { current } = this;
-    if (own.length > 0) {
-      // "return the mushrooms to the pan": what was set aside comes to what is under way
-      const adds = joins && current !== null && !own.includes(current) && !at.opens && holding.length > 0;
-      return adds ? [...own, current] : own;
-    }
-    if (!current) return [];
-    if (lines.length === 0) return [current];
-    return this.beginsAnew(c, lines, at, current) ? [] : [current];
-  }
-
-  /** True where what nobody touched yet is begun beside what is under way, not put into it. */
-  private beginsAnew(c: StepClause, lines: readonly number[], at: Place, current: Pot): boolean {
-    if (saysBeside(at.sentence) !== null) return true;
-    if (!at.opens || c.action === null) return false;
-    const place = placeOf(c);
-    if (JOINS.has(c.action) && !MIXES.has(c.action)) return false;
-    const known = current.sections.size > 0 && this.parts.length > 0;
-    if (known && lines.every((l) => !current.sections.has(this.sectionOf(l)))) return true;
-    if (MIXES.has(c.action) && place !== 'blender') return false;
-    const foods = lines.flatMap((l) => this.read.lines[l]?.foods[0]?.food ?? []);
-    if (BOILS.has(c.action) && foods.length > 0 && foods.every((f) => STARCHY.has(f.kind))) return true;
-    return place !== current.place && !(current.place === 'bowl' && place === 'burner');
-  }
-
-  /** Minutes of a clause: as said, else what such a deed usually takes. */
-  private minutesOf(c: StepClause): { readonly minutes: Range; readonly said: boolean } | null {
-    const action = c.action ?? 'add';
-    if (c.minutes && c.minutes.best > 0) {
-      if (c.minutes.low > MOST_MINUTES) return null;
-      const [low, best, high] = action === 'pressurecook' ? TASKS.pressure.up : [0, 0, 0];
-      const { minutes: m } = c;
-      return { minutes: range(m.low + low, m.best + best, m.high + high), said: true };
-    }
-    if (SILENT.has(action)) return null;
-    const usual = verbById(action)?.minutes;
-    return { minutes: usual ? range(...usual) : exact(1), said: false };
   }
 
   clause(c: StepClause, id: string, at: Place): void {
@@ -204,14 +54,14 @@ class Builder {
     if (!isDeed(c, at.text, at.opens)) return;
     this.foods.set(at.step, [...(this.foods.get(at.step) ?? []), ...c.foods]);
     if (this.lasts(c, at)) return;
-    const timed = this.minutesOf(c);
+    const timed = minutesOf(c);
     if (!timed) return;
     const action = c.action ?? 'add';
-    const lines = this.linesOf(c, at);
-    const pots = this.potsFor(c, lines, at);
+    const lines = this.pots.linesOf(c, at);
+    const pots = this.pots.potsFor(c, lines, at);
     const place = this.placeIn(c, pots);
-    const attention = this.attentionOf(c, timed.minutes.best, timed.said, place);
-    const fresh = lines.filter((l) => !this.pots.some((p) => p.lines.has(l)));
+    const attention = attentionOf(c, timed.minutes.best, timed.said, place);
+    const fresh = lines.filter((l) => !this.pots.all.some((p) => p.lines.has(l)));
     const after: After[] = [];
     for (const p of pots)
       if (p.last !== null && !after.some((a) => a.id === p.last))
@@ -224,7 +74,7 @@ class Builder {
       if (warm && first) after.push({ id: warm.id, least: 0, most: TASKS.holds.preheat ?? 20 });
     }
     const foods = lines.flatMap((l) => this.read.lines[l]?.foods[0]?.food ?? []);
-    const holds = this.holdsAfter(action, at.text, foods, pots);
+    const holds = holdsAfter(action, at.text, foods, pots);
     const before = this.tasks.at(-1);
     const uses =
       place === 'burner' || APPLIANCES.some((a) => a === place)
@@ -284,7 +134,7 @@ class Builder {
       this.tasks.push(made);
     }
     if (!this.from.has(made.id)) this.from.set(made.id, at.start);
-    this.pool(pots, lines, made, place, holds);
+    this.pots.pool(pots, lines, made, place, holds);
   }
 
   /** "Roast, stirring once, until golden, 20 minutes": the time is that of the deed before it. */
@@ -328,33 +178,6 @@ class Builder {
     return own;
   }
 
-  private attentionOf(c: StepClause, minutes: number, said: boolean, place: string): Task['attention'] {
-    const stands = said && minutes >= 4;
-    // what takes minutes in the oven, or in a bowl, wants nobody, whatever its verb
-    const standing =
-      c.action === null || JOINS.has(c.action) || SILENT.has(c.action) || c.action === 'spread';
-    if (stands && place === 'oven') return 'none';
-    if (stands && standing) return place === 'burner' ? 'eye' : 'none';
-    if (c.action === null) return 'hands';
-    if (c.attention === 'hands' && place === 'burner' && (stands || minutes >= 6)) return 'eye';
-    return c.attention;
-  }
-
-  private holdsAfter(
-    action: string,
-    text: string,
-    foods: readonly Parameters<typeof isAtOnce>[0][],
-    pots: readonly Pot[],
-  ): number | null {
-    if (saysBatter(text) !== null && !/\b(?:cook|fry|bake)\b/i.test(text)) return TASKS.batter.minutes;
-    const usual = TASKS.holds[action] ?? null;
-    const boiled = ['boil', 'cook', 'drain', 'simmer', 'steam'].includes(action);
-    if (boiled && foods.some(isAtOnce)) return TASKS['at-once'].minutes;
-    if (usual !== null) return usual;
-    // what is put into a hot pot waits no longer than it did
-    return JOINS.has(action) && pots.length === 1 && pots[0]?.hot ? pots[0].holds : null;
-  }
-
   private preheat(id: string, at: Place, celsius: number | null): void {
     this.preheated = true;
     this.tasks.push({
@@ -374,40 +197,6 @@ class Builder {
       lines: [],
       mentions: [],
     });
-  }
-
-  /** Puts what a task acted on into one pot. */
-  private pool(
-    pots: readonly Pot[],
-    lines: readonly number[],
-    task: Task,
-    place: string,
-    holds: number | null,
-  ): void {
-    const into: Pot = pots[0] ?? {
-      last: null,
-      holds: null,
-      place,
-      hot: false,
-      lines: new Set(),
-      sections: new Set(),
-    };
-    for (const p of pots.slice(1)) {
-      p.lines.forEach((l) => into.lines.add(l));
-      p.sections.forEach((s) => into.sections.add(s));
-    }
-    for (const l of lines) {
-      into.lines.add(l);
-      into.sections.add(this.sectionOf(l));
-    }
-    into.last = task.id;
-    into.holds = holds;
-    if (place !== 'bowl') into.place = place;
-    const off = LEAVES_HEAT.has(task.action) || GATHERS.has(task.action);
-    into.hot = place === 'burner' || (into.hot && !off);
-    if (place === 'oven' || place === 'blender') into.hot = false;
-    this.pots = [...this.pots.filter((p) => !pots.includes(p)), into];
-    this.current = into;
   }
 
   /** Where a task's words name lines: the foods of the clauses that it is made of. */
@@ -460,17 +249,6 @@ class Builder {
   }
 }
 
-/** A deed's words as a task of their own: no "and then" before them, a capital first. */
-function tidy(text: string): string {
-  const own = text
-    .replace(/^[\s,;.)]+/, '')
-    .replace(/^(?:and then|and|then|now|next)\s+/i, '')
-    .replace(/[\s,;.(]+$/, '')
-    .replace(/[\s,;]+(?:and then|and|then)$/i, '')
-    .replace(/\s+/g, ' ');
-  return own.charAt(0).toUpperCase() + own.slice(1);
-}
-
 /** Deeds of the knife and the sieve that the method tells of lines itself: they are not done twice. */
 function toldOf(steps: readonly { readonly clauses: readonly StepClause[] }[]): Map<number, Set<string>> {
   const out = new Map<number, Set<string>>();
@@ -508,17 +286,4 @@ export function tasksOf(read: ReadRecipe, settings: ReadSettings, times = 1): Ta
     });
   });
   return builder.finished();
-}
-
-/** True where a clause is something to do, with a time of its own. */
-function isDeed(c: StepClause, text: string, opens: boolean): boolean {
-  if (c.polarity === 'not' || c.polarity === 'remark' || c.polarity === 'alternative') return false;
-  if (STARTS_LIKE_A_WHILE.test(text)) return false;
-  if (saysKeeping(text) !== null && (c.minutes === null || c.minutes.best >= TASKS.ahead.minutes))
-    return false;
-  if (c.minutes !== null) return true;
-  if (c.action === null) return c.foods.some((f) => f.lines.length > 0);
-  // "turning once", "stir now and then": done in passing
-  if (!opens && IN_PASSING.test(text)) return false;
-  return !SILENT.has(c.action) && !(c.foods.length === 0 && saysInPassing(text) !== null);
 }
