@@ -9,6 +9,8 @@ import { parseIngredient } from 'parse-ingredient';
 import { Bench } from 'tinybench';
 import { auditRecipe } from '../src/core/audit/audit';
 import { auditText } from '../src/core/audit/text';
+import { cook, dishesOf } from '../src/core/cook/cook';
+import { stepsOf } from '../src/core/steps/steps';
 import { foodSearch } from '../src/core/food/search';
 import { FOODS, type Food } from '../src/core/food/table';
 import { findFood } from '../src/core/food/find';
@@ -44,6 +46,21 @@ function changedLine(): string {
   return `# Bench\nServes 4\n\n${[...lines.slice(0, 24), `${salt} g carrots, diced`].join('\n')}\n\nHeat the oil and fry the onions. Season with salt and serve.`;
 }
 
+/** The same with a method of fifteen sentences, each said anew. */
+const SENTENCES = texts
+  .flatMap((t) => parseRecipe(t).steps.map((s) => s.text))
+  .join(' ')
+  .split(/(?<=\.)\s+/)
+  .slice(0, 15);
+function freshMethod(): string {
+  salt += 1;
+  const method = SENTENCES.map((s) => `${s.replace(/\.$/, '')}, ${1 + (salt % 59)} minutes.`).join(' ');
+  return freshRecipe().replace(
+    'Heat the oil and fry the onions. Season with salt and serve.',
+    `Method\n${method}`,
+  );
+}
+
 /** The table copied until it holds 5000 foods, for the Larder's search. */
 const search = foodSearch(
   Array.from({ length: 5000 }, (_, i) => {
@@ -65,6 +82,11 @@ async function main() {
       { alternatives: 0 },
       solve,
     );
+  const supper = texts.slice(0, 3).flatMap((t) => {
+    const read = dishesOf(t, 'bench', settings, 1);
+    return read.ok ? read.dishes : [];
+  });
+  const kitchen = { cooks: 2, burners: 4, ovens: 2 };
   const bench = new Bench({ time: 600, warmupTime: 300 });
   let at = 0;
   const next = () => lines[(at = (at + 1) % lines.length)] as string;
@@ -78,6 +100,12 @@ async function main() {
     .add('audit 25 lines from text, none remembered', () => auditText(freshRecipe(), protocol))
     .add('least change, 20 lines, one diner', () => plan(texts[0] ?? '', [protocol]))
     .add('least change, 60 lines, four diners', () => plan(sixty, PROTOCOLS.slice(0, 4)))
+    .add('parse a method of 15 sentences, none remembered', () => {
+      const recipe = parseRecipe(freshMethod());
+      return stepsOf(readRecipe(recipe, settings), settings);
+    })
+    .add('plan a supper of three dishes', () => cook(supper, { kitchen, table: '18:30' }))
+    .add('audit 25 lines and 15 sentences, none remembered', () => auditText(freshMethod(), protocol))
     .add('re-audit 25 lines, one changed', () =>
       auditRecipe(readRecipe(parseRecipe(changedLine()), settings), protocol, { per100g: false }),
     );
@@ -99,7 +127,10 @@ async function main() {
   const mean = (name: string) =>
     (row(name)?.result as { latency?: { mean: number } } | undefined)?.latency?.mean ?? NaN;
   console.log(
-    `\nratio, our line reader to parse-ingredient: ${(mean('read a line') / mean('parse-ingredient')).toFixed(2)} of its time`,
+    `\nratio, a method’s clauses to the audit of the same recipe: ${(mean('parse a method') / mean('audit 25 lines and 15')).toFixed(2)} of its time`,
+  );
+  console.log(
+    `ratio, our line reader to parse-ingredient: ${(mean('read a line') / mean('parse-ingredient')).toFixed(2)} of its time`,
   );
 }
 

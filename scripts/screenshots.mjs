@@ -10,6 +10,7 @@ const { child, address } = await startApp(await freePort(3300));
 const browser = await chromium.launch(CHROMIUM_LAUNCH);
 const WIDE = { width: 1280, height: 800 };
 const NARROW = { width: 390, height: 844 };
+const UPRIGHT = { width: 820, height: 1180 };
 
 async function page(viewport, scheme = 'light') {
   const context = await browser.newContext({ viewport, colorScheme: scheme, reducedMotion: 'reduce' });
@@ -46,16 +47,23 @@ try {
   await wide.keyboard.press(',');
   await shot(wide, 'settings');
   await wide.keyboard.press('Escape');
-  await wide.keyboard.press('n');
-  await shot(wide, 'new-recipe');
-  await wide.keyboard.press('Escape');
   await wide.goto(`${address}/shelf`);
   await wide.getByRole('row').nth(3).waitFor();
   await wide.waitForTimeout(600);
   await shot(wide, 'shelf');
-  await wide.getByRole('link', { name: 'Weirside barley and mushroom pot' }).click();
-  await wide.getByRole('heading', { name: 'Weirside barley and mushroom pot' }).waitFor();
-  await shot(wide, 'bench-depends');
+  await wide.goto(`${address}/stove`);
+  await wide.getByRole('region', { name: 'The plan' }).waitFor({ timeout: 30_000 });
+  await wide.waitForTimeout(600);
+  await shot(wide, 'stove');
+  await wide.setViewportSize(UPRIGHT);
+  await shot(wide, 'stove-upright');
+  await wide.setViewportSize(WIDE);
+  await wide.goto(`${address}/week`);
+  await wide.getByText('of 1500 mg').first().waitFor();
+  await shot(wide, 'week');
+  await wide.goto(`${address}/log`);
+  await wide.getByRole('region', { name: 'Versions' }).waitFor();
+  await shot(wide, 'log');
   await wide.goto(`${address}/larder?food=own-lock-chickpeas`);
   await wide.getByRole('article', { name: /Tinned chickpeas/ }).waitFor();
   await wide.waitForTimeout(500);
@@ -78,12 +86,6 @@ try {
   await shot(night, 'bench-night');
   const narrow = await page(NARROW);
   await shot(narrow, 'bench-390');
-  await choose(narrow, '4 tbsp olive oil');
-  await narrow.getByRole('region', { name: 'Swaps' }).waitFor();
-  await shot(narrow, 'bench-swap-390');
-  await narrow.goto(`${address}/shelf`);
-  await narrow.waitForTimeout(800);
-  await shot(narrow, 'shelf-390');
 } finally {
   await browser.close();
   child.kill();

@@ -65,7 +65,7 @@ export function attentionOf(c: StepClause, minutes: number, said: boolean, place
   // what takes minutes in the oven, or in a bowl, wants nobody, whatever its verb
   const standing = c.action === null || JOINS.has(c.action) || SILENT.has(c.action) || c.action === 'spread';
   if (stands && place === 'oven') return 'none';
-  if (stands && standing) return place === 'burner' ? 'eye' : 'none';
+  if (stands && standing) return place === 'burner' || c.action === 'stir' ? 'eye' : 'none';
   if (c.action === null) return 'hands';
   if (c.attention === 'hands' && place === 'burner' && (stands || minutes >= 6)) return 'eye';
   return c.attention;

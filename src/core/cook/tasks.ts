@@ -170,6 +170,9 @@ class Builder {
   /** Where a deed happens: where it says, else where the pot it acts on stands. */
   private placeIn(c: StepClause, pots: readonly Pot[]): string {
     const own = placeOf(c);
+    // "oven 190. Pita on a tray, 10 minutes": the tray is in it
+    if (own === 'bowl' && this.preheated && c.tools.includes('tin') && (c.minutes?.best ?? 0) >= 4)
+      return 'oven';
     if (own !== 'bowl') return own;
     const action = c.action ?? 'add';
     const hot = pots.find((p) => p.hot);
@@ -235,8 +238,11 @@ class Builder {
   /** The oven is as hot as the first thing in it wants, where its own words do not say. */
   finished(): Task[] {
     this.bringIn();
+    const followed = new Set(this.tasks.flatMap((t) => t.after.map((a) => a.id)));
     const heat = this.tasks.find((t) => t.uses.includes('oven') && t.celsius !== null)?.celsius ?? null;
-    const told = this.tasks.map((t) => (t.step === null ? t : { ...t, mentions: this.mentionsIn(t) }));
+    // an oven that nothing goes into is not heated
+    const needed = this.tasks.filter((t) => t.action !== 'preheat' || followed.has(t.id));
+    const told = needed.map((t) => (t.step === null ? t : { ...t, mentions: this.mentionsIn(t) }));
     return told.map((t) =>
       t.uses.includes('oven') && t.celsius === null && heat !== null
         ? {
