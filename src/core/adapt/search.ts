@@ -143,14 +143,26 @@ export function originalLine(change: Change, now: ReadRecipe, first: ReadRecipe)
   );
 }
 
+const escaped = (words: string): string => words.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
+
 /**
  * Changes of a further round beside the earlier ones. What only the method still called by the old food's name belongs to
  * the change of its line: it is the same change in another place.
  */
 function merged(done: readonly Change[], more: readonly Change[], first: ReadRecipe): readonly Change[] {
   const known = new Set(first.lines.map((l) => l.line.text));
-  const own = more.filter((c) => known.has(c.from) || !done.some((d) => d.line === c.line));
-  return [...done, ...own];
+  const all = [...done];
+  for (const c of more) {
+    // words that an earlier change put there: it is that change which now says something else
+    const source =
+      c.from === '' || first.recipe.source.includes(c.from)
+        ? -1
+        : all.findIndex((d) => d.to.includes(c.from));
+    const put = all[source];
+    if (put) all[source] = { ...put, to: put.to.replace(new RegExp(`(?:the )?${escaped(c.from)}`), c.to) };
+    else if (known.has(c.from) || !done.some((d) => d.line === c.line)) all.push(c);
+  }
+  return all;
 }
 
 /**
