@@ -1,27 +1,11 @@
-import { spawnSync } from 'node:child_process';
-import { mkdtempSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { AdaptationSchema } from '../src/core/adapt/schema';
 import { AuditSchema } from '../src/core/audit/schema';
 import { LabelSchema } from '../src/core/label/schema';
 import { StepsSchema } from '../src/core/steps/schema';
+import { bench } from './run.fixture';
 
-const root = path.resolve(__dirname, '..');
-const folder = mkdtempSync(path.join(tmpdir(), 'dulvet-'));
-const file = (name: string, text: string | Buffer) => {
-  const at = path.join(folder, name);
-  writeFileSync(at, text);
-  return at;
-};
-const dulvet = (args: string[], input?: string) => {
-  const { status, stdout, stderr } = spawnSync(
-    process.execPath,
-    [path.join(root, 'node_modules/tsx/dist/cli.mjs'), path.join(root, 'cli/main.ts'), ...args],
-    { cwd: root, encoding: 'utf8', input },
-  );
-  return { status, stdout, stderr };
-};
+const { folder, file, dulvet } = bench();
 
 const within = file('within.txt', 'Plain pot\nServes 4\n\n1 kg potatoes\n200 g carrots\n');
 const over = file('over.md', '# Oily pot\n\nServes 4\n\n- 3 tbsp olive oil\n- 1 kg potatoes\n');

@@ -1,28 +1,12 @@
-import { spawnSync } from 'node:child_process';
-import { mkdtempSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { AuditSchema } from '../src/core/audit/schema';
 import { ShoppingSchema } from '../src/core/buy/schema';
 import { CookSchema } from '../src/core/cook/schema';
 import { TastingSchema } from '../src/core/cook/taste-schema';
 import { WeekSchema } from '../src/core/week/schema';
+import { bench } from './run.fixture';
 
-const root = path.resolve(__dirname, '..');
-const folder = mkdtempSync(path.join(tmpdir(), 'dulvet-kitchen-'));
-const file = (name: string, text: string) => {
-  const at = path.join(folder, name);
-  writeFileSync(at, text);
-  return at;
-};
-const dulvet = (args: string[], input?: string) => {
-  const { status, stdout, stderr } = spawnSync(
-    process.execPath,
-    [path.join(root, 'node_modules/tsx/dist/cli.mjs'), path.join(root, 'cli/main.ts'), ...args],
-    { cwd: root, encoding: 'utf8', input },
-  );
-  return { status, stdout, stderr };
-};
+const { folder, file, dulvet } = bench();
 
 const stew = file(
   'stew.txt',

@@ -1,7 +1,6 @@
 import { mkdirSync, rmSync } from 'node:fs';
 import { availableParallelism } from 'node:os';
 import path from 'node:path';
-import { build } from 'esbuild';
 import { Piscina } from 'piscina';
 
 /** Threads that share the machine's cores, each with the core as it stands in the source. */
@@ -19,20 +18,8 @@ export async function startThreads(): Promise<Threads> {
   const folder = path.join(ROOT, 'node_modules', '.cache', `dulvet-${process.pid}`);
   mkdirSync(folder, { recursive: true });
   const file = path.join(folder, 'worker.mjs');
-  await build({
-    entryPoints: [path.join(ROOT, 'src/server/worker.ts')],
-    outfile: file,
-    bundle: true,
-    platform: 'node',
-    format: 'esm',
-    target: 'node20',
-    external: ['highs'],
-    banner: {
-      js: "import { createRequire } from 'node:module'; const require = createRequire(import.meta.url);",
-    },
-    tsconfig: path.join(ROOT, 'tsconfig.json'),
-    logLevel: 'error',
-  });
+  const { bundleWorker } = await import('../scripts/worker-bundle.mjs');
+  await bundleWorker(file);
   const threads = Math.max(1, availableParallelism());
   const pool = new Piscina({ filename: file, minThreads: threads, maxThreads: threads });
   return {

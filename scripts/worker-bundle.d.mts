@@ -1,0 +1,2 @@
+/** Bundles `src/server/worker.ts` into one file. */
+export function bundleWorker(outfile: string): Promise<unknown>;
