@@ -54,8 +54,7 @@ function wrongIn(c: Cook, { kitchen }: Supper): string[] {
       out.push(`one cook at two things at ${t.start}`);
     for (const tool of new Set(running.flatMap((o) => o.uses))) {
       const using = running.filter((o) => o.uses.includes(tool));
-      const most =
-        tool === 'burner' ? kitchen.burners : tool === 'oven' ? kitchen.ovens : tool === 'bowl' ? 99 : 1;
+      const most = tool === 'burner' ? kitchen.burners : tool === 'oven' ? kitchen.ovens : 1;
       const needed = tool === 'oven' ? ovensFor(using.map((o) => o.celsius)) : using.length;
       if (needed > most) out.push(`too few of ${tool} at ${t.start}`);
     }

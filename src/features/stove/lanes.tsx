@@ -31,14 +31,14 @@ function lanesOf(tasks: readonly CookTask[], cooks: readonly string[]): Lane[] {
     rowsOf(today.filter(of)).map((row, i) => ({ name: i === 0 ? name : '', tasks: row }));
   const alone = (t: CookTask) => t.attention !== 'hands';
   const tools = [...new Set(today.filter(alone).flatMap((t) => t.uses))].filter(
-    (u) => !['burner', 'oven', 'bowl'].includes(u),
+    (u) => !['burner', 'oven'].includes(u),
   );
   return [
     ...cooks.map((name, i) => ({ name, tasks: today.filter((t) => t.cook === i) })),
     ...by('burners', (t) => alone(t) && t.uses.includes('burner')),
     ...by('oven', (t) => alone(t) && t.uses.includes('oven')),
     ...tools.flatMap((tool) => by(tool, (t) => alone(t) && t.uses.includes(tool))),
-    ...by('standing', (t) => alone(t) && t.uses.every((u) => u === 'bowl')),
+    ...by('standing', (t) => alone(t) && t.uses.length === 0),
   ];
 }
 

@@ -105,7 +105,7 @@ export function StepPanel({
           `${Math.max(1, Math.round(task.minutes.best))} min${task.said ? '' : task.own ? ', as it took you before' : ', as it usually takes'}`,
           task.uses.includes('oven') && task.celsius !== null
             ? `oven at ${task.celsius} °C`
-            : task.uses.filter((u) => u !== 'bowl').join(', '),
+            : task.uses.join(', '),
           task.attention === 'hands' ? null : task.attention === 'eye' ? 'keep an eye on it' : 'needs nobody',
           task.waitAtMost !== null && task.waitAtMost <= 10
             ? `do it within ${task.waitAtMost} min of what came before`
