@@ -18,8 +18,8 @@ export function LimitLine({ name, limit }: { name: string; limit: AuditLimit }) 
       : 'not known';
   return (
     <div className="flex items-center gap-2.5 py-1">
-      <span className="w-[86px] flex-none truncate font-semibold">{name}</span>
-      <span className="relative h-[14px] min-w-[90px] flex-1 rounded-[3px] bg-wash" aria-hidden>
+      <span className="w-[64px] flex-none truncate sm:w-[86px] font-semibold">{name}</span>
+      <span className="relative h-[14px] min-w-[56px] flex-1 rounded-[3px] bg-wash" aria-hidden>
         {value && limit.limit > 0 && (
           <>
             <span
@@ -38,7 +38,7 @@ export function LimitLine({ name, limit }: { name: string; limit: AuditLimit }) 
         )}
         <span className="absolute -inset-y-1 w-[2.5px] bg-rim" style={{ left: `${RULE_AT * 100}%` }} />
       </span>
-      <span className="num w-[132px] flex-none text-[13px]">{words}</span>
+      <span className="num w-[118px] flex-none sm:w-[132px] text-[13px]">{words}</span>
     </div>
   );
 }
