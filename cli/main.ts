@@ -1,4 +1,3 @@
-import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { z } from 'zod';
 import { AdaptationSchema } from '../src/core/adapt/schema';
@@ -93,12 +92,9 @@ function label(files: readonly string[], flags: Flags): number {
   if (!file || files.length > 1) return complain(`label: name one file\n${USAGE}`);
   const chosen = typeof flags.protocol === 'string' ? protocolOf(flags.protocol) : undefined;
   if (typeof chosen === 'string') return complain(`label: ${chosen}`);
-  let text: string;
-  try {
-    text = readFileSync(file === '-' ? 0 : file, 'utf8');
-  } catch (error) {
-    return complain(`${file}: cannot be read (${(error as NodeJS.ErrnoException).code ?? 'unknown error'})`);
-  }
+  const [input] = textsOf([file]).texts;
+  if (!input) return 2;
+  const { text } = input;
   const plain = recipeText(text);
   if (!plain.ok) return complain(`${file}, line 1: ${plain.message}`);
   const read = readLabel(plain.recipes[0] ?? '', chosen ? [chosen] : PROTOCOLS);
@@ -123,12 +119,9 @@ async function adaptFile(files: readonly string[], flags: Flags): Promise<number
   const role = flags.role as RoleId | undefined;
   if (role !== undefined && !ROLES.includes(role))
     return complain(`adapt: --role ${role}: one of ${ROLES.join(', ')}`);
-  let text: string;
-  try {
-    text = readFileSync(file === '-' ? 0 : file, 'utf8');
-  } catch (error) {
-    return complain(`${file}: cannot be read (${(error as NodeJS.ErrnoException).code ?? 'unknown error'})`);
-  }
+  const [input] = textsOf([file]).texts;
+  if (!input) return 2;
+  const { text } = input;
   const mustNot = readAllergens(
     typeof flags.allergens === 'string'
       ? flags.allergens

@@ -1,4 +1,5 @@
 import raw from '@content/compiled/demo.json';
+import { clockAt } from '@/core/cook/clock';
 import type { Packet } from '@/core/label/schema';
 import type { RoleId } from '@/core/protocol';
 import { titleOf } from '@/core/recipe/title';
@@ -65,7 +66,7 @@ const MINUTE = 60_000;
 const DAY = 24 * 60 * MINUTE;
 const clock = (ms: number) => {
   const at = new Date(ms);
-  return `${String(at.getHours()).padStart(2, '0')}:${String(at.getMinutes()).padStart(2, '0')}`;
+  return clockAt(at.getHours() * 60 + at.getMinutes()).clock;
 };
 
 /** What was cooked before, with what was added written into its text. */

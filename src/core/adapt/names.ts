@@ -1,3 +1,4 @@
+import { escapePattern } from '@/core/escape';
 import { parseRecipe } from '@/core/recipe/parse';
 import { FROM_THE_TITLE } from '@/core/read/brought/scan';
 import { readRecipe } from '@/core/read/read';
@@ -10,7 +11,6 @@ export interface Named {
 }
 
 const MOST_ROUNDS = 4;
-const escape = (words: string) => words.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
 const promisedBy = (read: ReadRecipe): string[] => [
   ...new Set(read.lines.flatMap((l) => (l.line.section === FROM_THE_TITLE ? [l.line.text] : []))),
 ];
@@ -21,7 +21,7 @@ const placeOf = (text: string, words: string): number => text.toLowerCase().inde
 /** "Peanut dressing" without its peanut is a dressing; a name of nothing else is a sauce. */
 function without(name: string, word: string): string {
   const rest = name
-    .replace(new RegExp(`\\b${escape(word)}\\b`, 'i'), ' ')
+    .replace(new RegExp(`\\b${escapePattern(word)}\\b`, 'i'), ' ')
     .replace(/\s+(?:and|&|with)\s*$|^\s*(?:and|&|with)\s+/i, ' ')
     .replace(/\s+/g, ' ')
     .trim();

@@ -1,3 +1,4 @@
+import { escapePattern } from '@/core/escape';
 import { auditRecipe } from '@/core/audit/audit';
 import { dishOf, isComplete } from '@/core/audit/dish';
 import type { RecipeAudit } from '@/core/audit/schema';
@@ -142,9 +143,6 @@ export function originalLine(change: Change, now: ReadRecipe, first: ReadRecipe)
     first.lines.findIndex((l) => l.foods.some((f) => f.food?.kind === kind)),
   );
 }
-
-const escaped = (words: string): string => words.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
-
 /**
  * Changes of a further round beside the earlier ones. What only the method still called by the old food's name belongs to
  * the change of its line: it is the same change in another place.
@@ -159,7 +157,8 @@ function merged(done: readonly Change[], more: readonly Change[], first: ReadRec
         ? -1
         : all.findIndex((d) => d.to.includes(c.from));
     const put = all[source];
-    if (put) all[source] = { ...put, to: put.to.replace(new RegExp(`(?:the )?${escaped(c.from)}`), c.to) };
+    if (put)
+      all[source] = { ...put, to: put.to.replace(new RegExp(`(?:the )?${escapePattern(c.from)}`), c.to) };
     else if (known.has(c.from) || !done.some((d) => d.line === c.line)) all.push(c);
   }
   return all;

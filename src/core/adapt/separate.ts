@@ -1,3 +1,4 @@
+import { escapePattern } from '@/core/escape';
 import { markerLength } from '@/core/recipe/clean';
 import { parseRecipe } from '@/core/recipe/parse';
 import { readLine } from '@/core/read/line';
@@ -85,9 +86,11 @@ export function separate(
 
 /** Puts lines back together of which no part was changed. */
 export function joinAgain(text: string, separated: readonly Separated[]): string {
-  const escape = (w: string) => w.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
   return separated.reduce((t, { whole, parts }) => {
-    const pattern = new RegExp(`^([^\\w\\n]*)${parts.map(escape).join('\\s*\\n[^\\w\\n]*')}\\s*$`, 'm');
+    const pattern = new RegExp(
+      `^([^\\w\\n]*)${parts.map(escapePattern).join('\\s*\\n[^\\w\\n]*')}\\s*$`,
+      'm',
+    );
     return t.replace(pattern, (_, marker: string) => `${marker}${whole}`);
   }, text);
 }

@@ -1,11 +1,7 @@
-import { VAGUE } from '@/core/measure/units';
 import { range, type Range } from '@/core/range/range';
 
 /** How far one weighing of a loose measure may lie from the next one of the same hand, as a share (common practice). */
 const ONE_WEIGHING = 0.3;
-
-/** Measures that a cook's own hand has a size for. */
-export const HAND_MEASURES: readonly string[] = Object.keys(VAGUE.measures);
 
 /**
  * What a cook's own drizzle, pinch or handful holds, in millilitres, from what she weighed: its least and most with room

@@ -4,11 +4,11 @@ import type { RoleId } from '@/core/protocol';
 import type { LedgerKey } from './schema';
 
 // checked by Zod when content is compiled
-const file = raw as unknown as readonly LedgerKey[];
+export const LEDGER = raw as unknown as readonly LedgerKey[];
 
 /** The foods of all keys. */
-export const LEDGER_FOODS: readonly Food[] = file.flatMap((key) => foodById(key.food) ?? []);
+export const LEDGER_FOODS: readonly Food[] = LEDGER.flatMap((key) => foodById(key.food) ?? []);
 
 /** Seasonings that are at hand for a kind of dish, each with what one tap adds. */
 export const ledgerKeys = (role: RoleId): readonly LedgerKey[] =>
-  file.filter((key) => key.for === undefined || key.for.includes(role));
+  LEDGER.filter((key) => key.for === undefined || key.for.includes(role));

@@ -4,7 +4,6 @@ import { headroom, inSpoons, roomFor, type Room } from '@/core/audit/headroom';
 import { roleOf } from '@/core/audit/role';
 import { withAddition } from '@/core/adapt/apply';
 import type { Food } from '@/core/food/table';
-import { kitchenAmount } from '@/core/format/amount';
 import type { Protocol, RoleId } from '@/core/protocol';
 import type { Range } from '@/core/range/range';
 import { parseRecipe } from '@/core/recipe/parse';
@@ -167,6 +166,3 @@ export function tasting(
     text: after.text,
   };
 }
-
-/** An amount of a food in kitchen measures, for a key: "½ tsp". */
-export const keyAmount = (food: Food, grams: number): string => kitchenAmount(grams, food, 'spoons', true);

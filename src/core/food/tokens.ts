@@ -1,3 +1,4 @@
+import { escapePattern } from '@/core/escape';
 import rawWords from '@content/compiled/words.json';
 import { remember } from '@/core/memo';
 import type { Words } from './schema';
@@ -31,7 +32,7 @@ const spelling = new Map(Object.entries(words.spelling));
 const phrasePattern = new RegExp(
   `(?<![a-z])(?:${Object.keys(words.phrases)
     .sort((a, b) => b.length - a.length)
-    .map((p) => p.replace(/[.*+?^${}()|[\]\\]/g, '\\$&'))
+    .map(escapePattern)
     .join('|')})(?![a-z])`,
   'g',
 );

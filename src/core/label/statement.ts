@@ -1,3 +1,4 @@
+import { escapePattern } from '@/core/escape';
 import rawNames from '@content/compiled/label-names.json';
 import { range, type Range } from '@/core/range/range';
 import type { HiddenClass, LabelNames } from './schema';
@@ -28,12 +29,11 @@ export interface Statement {
 const classOf = new Map<string, HiddenClass>();
 for (const [kind, list] of Object.entries(names) as [HiddenClass, string[]][])
   for (const name of list) classOf.set(name.toLowerCase(), kind);
-const escape = (w: string) => w.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
 // the longest name first, so that "coconut sugar" is not "sugar"
 const NAMES = new RegExp(
   `(?<![a-z-])(?:${[...classOf.keys()]
     .sort((a, b) => b.length - a.length)
-    .map(escape)
+    .map(escapePattern)
     .join('|')})(?![a-z-])`,
   'gi',
 );

@@ -1,3 +1,4 @@
+import { escapePattern } from '@/core/escape';
 import rawUnits from '@content/compiled/units.json';
 import rawVague from '@content/compiled/vague.json';
 import type { Units, Vague } from '@/core/food/schema';
@@ -53,12 +54,11 @@ for (const [id, u] of Object.entries(units.vague))
   enter({ id, kind: 'vague', size: null, package: false }, u.names);
 
 const longestFirst = [...byName.keys()].sort((a, b) => b.length - a.length);
-const escape = (name: string) => name.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
-const NAME = new RegExp(`(?:${longestFirst.map(escape).join('|')})(?![a-z])\\.?`, 'y');
+const NAME = new RegExp(`(?:${longestFirst.map(escapePattern).join('|')})(?![a-z])\\.?`, 'y');
 const EXACT = new RegExp(
   `(?:${[...byExact.keys()]
     .sort((a, b) => b.length - a.length)
-    .map(escape)
+    .map(escapePattern)
     .join('|')})(?![A-Za-z'])\\.?`,
   'y',
 );
@@ -102,7 +102,7 @@ function matcher(entries: readonly (readonly [string, readonly string[], Factor]
   const pattern = new RegExp(
     `(?:${[...map.keys()]
       .sort((a, b) => b.length - a.length)
-      .map(escape)
+      .map(escapePattern)
       .join('|')})(?![a-z])`,
     'y',
   );

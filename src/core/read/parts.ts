@@ -1,3 +1,4 @@
+import { escapePattern } from '@/core/escape';
 import { tokens } from '@/core/food/tokens';
 import { exact, range, type Range } from '@/core/range/range';
 import type { Recipe } from '@/core/recipe/source';
@@ -28,8 +29,6 @@ function fractionOf(words: string): number | null {
   const said = words.trim().toLowerCase();
   return FRACTIONS.find(([pattern]) => pattern.test(said))?.[1] ?? null;
 }
-
-const escape = (w: string) => w.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
 const NOT_A_NAME = new Set(['for', 'the', 'and', 'of', 'a', 'to', 'with', 'from', 'method', 'ingredient']);
 
 /** Words that a section's name goes by in the steps: "For the cheese sauce" is "cheese sauce" or "sauce". */
@@ -57,7 +56,7 @@ interface Said {
 
 /** What the method says of one part. */
 function saidOf(name: string, text: string): Said {
-  const key = `(?:[\\w-]+ ){0,2}${escape(name)}`;
+  const key = `(?:[\\w-]+ ){0,2}${escapePattern(name)}`;
   const of = `(?:\\s+of)?\\s+(?:the |your |this )?`;
   const at = (pattern: string) => new RegExp(pattern, 'i').exec(text);
   const perPlate = at(

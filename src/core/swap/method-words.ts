@@ -1,3 +1,4 @@
+import { escapePattern } from '@/core/escape';
 import type { ReadLine, ReadRecipe } from '@/core/read/types';
 
 /** Article, amount and measure before a mention: "2 tbsp of the", "a little extra", "half the". */
@@ -100,19 +101,18 @@ export function namesFor(line: ReadLine, read: Pick<ReadRecipe, 'lines' | 'steps
 /** Finds a food's names in a step; null without names. */
 function patternOf({ words, notAfter, own: mine = [] }: Names): RegExp | null {
   if (words.length === 0) return null;
-  const escaped = (w: string) => w.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
   const described = words.filter((n) => n.includes(' ')).flatMap((n) => n.split(' ').slice(0, -1));
   const any = words.map((n) => {
-    const plain = escaped(n).replace(/s$/, 's?');
+    const plain = escapePattern(n).replace(/s$/, 's?');
     // "the paste", "curry paste"; not the paste of something else
     return MADE.has(singular(n)) && described.length > 0
-      ? `(?<=\\b(?:the|that|this|your|all|its|of|remaining|and|with|${described.map(escaped).join('|')})\\s+)${plain}`
+      ? `(?<=\\b(?:the|that|this|your|all|its|of|remaining|and|with|${described.map(escapePattern).join('|')})\\s+)${plain}`
       : plain;
   });
   const own = notAfter.filter((w) => !words.some((n) => n.startsWith(`${w} `)));
-  const before = mine.length > 0 ? `(?:\\b(?:${mine.map(escaped).join('|')})\\s+)*` : '';
+  const before = mine.length > 0 ? `(?:\\b(?:${mine.map(escapePattern).join('|')})\\s+)*` : '';
   return new RegExp(
-    `${before}${own.map((w) => `(?<!\\b${escaped(w)}[ -])`).join('')}\\b(?:${any.join('|')})\\b(?![- ]free)(?! (?:oil|milk|butter|powder|flour|sauce|paste|seeds?|vinegar|syrup)\\b)`,
+    `${before}${own.map((w) => `(?<!\\b${escapePattern(w)}[ -])`).join('')}\\b(?:${any.join('|')})\\b(?![- ]free)(?! (?:oil|milk|butter|powder|flour|sauce|paste|seeds?|vinegar|syrup)\\b)`,
     'gi',
   );
 }
@@ -146,7 +146,7 @@ export function replaceSpan(text: string, start: number, end: number, word: stri
 
 /** "the yoghurt or the yoghurt" is the yoghurt. */
 export function once(text: string, word: string): string {
-  const escaped = word.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
+  const escaped = escapePattern(word);
   return text.replace(new RegExp(`(\\b${escaped})(?:\\s*,\\s*|\\s+(?:or|and)\\s+)${escaped}\\b`, 'gi'), '$1');
 }
 
@@ -252,7 +252,7 @@ export function without(step: string, names: Names): string {
     const before = text.slice(0, m.index);
     const state = STATE.exec(before)?.[0] ?? '';
     const lead = (LEAD.exec(before.slice(0, before.length - state.length))?.[0] ?? '') + state;
-    const mention = (lead + m[0]).replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
+    const mention = escapePattern(lead + m[0]);
     const next = letGo(text, mention, m.index);
     // what nothing fits is named as missing, once
     if (next === null || next === text) {

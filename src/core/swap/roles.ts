@@ -1,3 +1,4 @@
+import { escapePattern } from '@/core/escape';
 import raw from '@content/compiled/swaps.json';
 import type { ReadLine, ReadRecipe } from '@/core/read/types';
 import type { SwapFile, SwapRow } from './schema';
@@ -34,7 +35,7 @@ function clausesOf(read: ReadRecipe, line: ReadLine): string[] {
   for (const step of read.steps) {
     const clauses = step.text.split(/[.;!]/);
     clauses.forEach((clause, i) => {
-      const names = telling.some((w) => new RegExp(`\\b${escape(w)}`, 'i').test(clause));
+      const names = telling.some((w) => new RegExp(`\\b${escapePattern(w)}`, 'i').test(clause));
       if (!names || /\b(?:extra|more)\b/i.test(clause)) return;
       // "Toss in the oil. Roast for 30 minutes": the next sentence says what it is for
       out.push(TOSSED.test(clause) ? `${clause}.${clauses[i + 1] ?? ''}` : clause);
@@ -50,8 +51,6 @@ const KIND_WORD: Record<string, string> = {
   syrup: 'syrup',
   'solid-fat': 'butter',
 };
-const escape = (w: string) => w.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
-
 function clauseAround(text: string, at: number): string {
   const from = Math.max(text.lastIndexOf('.', at), text.lastIndexOf(';', at)) + 1;
   const to = text.slice(at).search(/[.;]/);

@@ -10,6 +10,7 @@ import { getRecipe, newRecipe, saveRecipe } from '@/data/recipes';
 import { keep } from '@/data/saving';
 import { useDiners } from '@/kitchen/use-table';
 import { Button } from '@/ui/button';
+import { GramsField } from '@/ui/grams-field';
 import { Marked } from '@/ui/marked';
 import { Toggle } from '@/ui/toggle';
 import { Plates } from './plates';
@@ -155,15 +156,7 @@ export function CookingPage({ cooking, all }: { cooking: StoredCooking; all: rea
           />
         </label>
         <div className="mt-3 flex flex-wrap items-end gap-2">
-          <label className="flex flex-col text-[13px] text-mute">
-            What is left, g
-            <input
-              className="field w-[110px] text-ink"
-              inputMode="numeric"
-              value={grams}
-              onChange={(e) => setGrams(e.target.value)}
-            />
-          </label>
+          <GramsField label="What is left, g" value={grams} onValue={setGrams} />
           <select
             className="field"
             aria-label="Where it is kept"

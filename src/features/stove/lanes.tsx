@@ -1,5 +1,5 @@
 'use client';
-import { minutesOfDay } from '@/core/cook/clock';
+import { clockAt, minutesOfDay } from '@/core/cook/clock';
 import type { Cook, CookTask } from '@/core/cook/schema';
 
 /** A lane of the plan: somebody's hands, a burner, the oven, what stands. */
@@ -82,7 +82,7 @@ export function Lanes({
       <div className="relative min-w-[660px]">
         <div className="absolute inset-y-0 left-[104px] right-[46px]">
           {now !== null && now >= first && now <= table && (
-            <Rule at={x(now)} name="now" time={clockText(now)} />
+            <Rule at={x(now)} name="now" time={clockAt(now).clock} />
           )}
           <Rule at={100} name="table" time={cook.table} />
           {now === null && <Rule at={0} name="begin" time={cook.startAt} />}
@@ -154,11 +154,6 @@ function Bar({
     </button>
   );
 }
-
-const clockText = (minute: number): string => {
-  const of = ((minute % DAY) + DAY) % DAY;
-  return `${String(Math.floor(of / 60)).padStart(2, '0')}:${String(of % 60).padStart(2, '0')}`;
-};
 
 /** A vertical rule in the navy of the limit line, with its time on a tag. */
 function Rule({ at, name, time }: { at: number; name: string; time: string }) {

@@ -9,6 +9,7 @@ import { learnHand, unlearnHand } from '@/data/log';
 import { keep } from '@/data/saving';
 import { MOST_ON_SCALE, simulatedScale } from '@/kitchen/scale';
 import { Button } from '@/ui/button';
+import { GramsField } from '@/ui/grams-field';
 import { addAtStove } from './tasting';
 import { change, type DishOnStove } from './use-supper';
 
@@ -70,19 +71,15 @@ export function ScalePanel({
         A stand-in for a kitchen scale: say what lies on it. What is weighed overrules every estimate.
       </p>
       <div className="mt-2 flex flex-wrap items-end gap-2">
-        <label className="flex flex-col text-[13px] text-mute">
-          On the scale, g
-          <input
-            className="field w-[110px] text-ink"
-            inputMode="numeric"
-            value={load}
-            onChange={(e) => {
-              setLoad(e.target.value);
-              const grams = Number(e.target.value);
-              if (grams >= 0 && grams <= MOST_ON_SCALE) scale.put(grams);
-            }}
-          />
-        </label>
+        <GramsField
+          label="On the scale, g"
+          value={load}
+          onValue={(said) => {
+            setLoad(said);
+            const grams = Number(said);
+            if (grams >= 0 && grams <= MOST_ON_SCALE) scale.put(grams);
+          }}
+        />
         <Button onClick={() => scale.tare()}>Tare</Button>
       </div>
       <h3 className="mt-3 font-semibold">What was poured</h3>
@@ -110,15 +107,7 @@ export function ScalePanel({
       )}
       <h3 className="mt-3 font-semibold">The whole pot</h3>
       <div className="mt-1 flex flex-wrap items-end gap-2">
-        <label className="flex flex-col text-[13px] text-mute">
-          The empty pot, g
-          <input
-            className="field w-[110px] text-ink"
-            inputMode="numeric"
-            value={empty}
-            onChange={(e) => setEmpty(e.target.value)}
-          />
-        </label>
+        <GramsField label="The empty pot, g" value={empty} onValue={setEmpty} />
         <Button disabled={potG <= 0} onClick={weighPot}>
           {potG > 0 ? `The dish weighs ${potG} g` : 'Weigh the pot'}
         </Button>

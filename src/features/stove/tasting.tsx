@@ -1,11 +1,10 @@
 'use client';
 import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
-import { LEDGER_FOODS, ledgerKeys } from '@/core/cook/ledger';
+import { LEDGER, LEDGER_FOODS, ledgerKeys } from '@/core/cook/ledger';
 import { roomAfter, tasted, type RoomFor } from '@/core/cook/taste';
 import { roleOf } from '@/core/audit/role';
 import { US_MEASURES } from '@/core/measure/units';
-import { ROLES } from '@/core/protocol';
 import { readLine } from '@/core/read/line';
 import { whatLifts } from '@/core/swap/flavour';
 import { database, type StoredSupper } from '@/data/db';
@@ -23,7 +22,7 @@ import { change, type DishOnStove } from './use-supper';
 const PLENTY = 16;
 /** Grams that one tap adds, by food. */
 const TAP_GRAMS = new Map(
-  ROLES.flatMap((role) => ledgerKeys(role)).map((key) => [
+  LEDGER.map((key) => [
     key.food,
     readLine(
       { text: key.adds, start: 0, end: key.adds.length, section: null },

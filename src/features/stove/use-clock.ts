@@ -1,5 +1,6 @@
 'use client';
 import { useSyncExternalStore } from 'react';
+import { clockAt } from '@/core/cook/clock';
 
 const listeners = new Set<() => void>();
 let timer: ReturnType<typeof setInterval> | null = null;
@@ -45,7 +46,4 @@ export function countdown(ms: number): string {
 }
 
 /** A time of day of a moment. */
-export const clockOf = (ms: number): string => {
-  const of = minuteOfDay(ms);
-  return `${String(Math.floor(of / 60)).padStart(2, '0')}:${String(of % 60).padStart(2, '0')}`;
-};
+export const clockOf = (ms: number): string => clockAt(minuteOfDay(ms)).clock;

@@ -52,7 +52,7 @@ function Thread({
             />
           )}
           <circle
-            cx={AT(d) + (d === cooked ? 0 : 0)}
+            cx={AT(d)}
             cy="17"
             r="8"
             fill="var(--sheet)"
