@@ -26,6 +26,7 @@ import { AdditionRow, FlavourFile, StarterRow, SwapFile } from '../src/core/swap
 import { WeekPlanSchema, WeekSchema } from '../src/core/week/schema';
 import { demo } from './content-demo';
 import { fail, out, root, write, yaml } from './content-files';
+import { withVariants } from './content-families';
 import { foods, kinds, packed } from './content-foods';
 
 function swaps(foodIds: Set<string>) {
@@ -96,6 +97,8 @@ mkdirSync(out, { recursive: true });
 const table = foods();
 const ids = new Set(table.foods.map((f) => f.id));
 write('foods', packed(table));
+/** Writes knowledge about foods, for their variants too. */
+const writeAbout = (name: string, content: unknown) => write(name, withVariants(table.foods, content));
 const allergens = yaml('allergens.yaml', AllergenFile);
 const allergenIds = new Set(allergens.allergens.map((a) => a.id));
 for (const food of table.foods)
@@ -109,29 +112,29 @@ write('units', yaml('units.yaml', Units));
 write('vague', yaml('vague.yaml', Vague));
 write('words', yaml('words.yaml', Words));
 write('protocols', protocols());
-write('preparations', yaml('preparations.yaml', PreparationFile));
-write('yields', yields(ids));
-write('buying', buying(ids));
-write(
+writeAbout('preparations', yaml('preparations.yaml', PreparationFile));
+writeAbout('yields', yields(ids));
+writeAbout('buying', buying(ids));
+writeAbout(
   'cautions',
   named('cautions.yaml', yaml('cautions.yaml', CautionFile), ids, (f) =>
     f.cautions.flatMap((c) => [...(c.foods ?? []), ...(c.figure?.foods ?? [])]),
   ),
 );
-write(
+writeAbout(
   'beliefs',
   named('beliefs.yaml', yaml('beliefs.yaml', BeliefFile), ids, (f) =>
     f.beliefs.flatMap((b) => b.foods ?? []),
   ),
 );
-write(
+writeAbout(
   'flavour',
   named('flavour.yaml', yaml('flavour.yaml', FlavourFile), ids, (f) => [
     ...Object.values(f.senses).flatMap((s) => Object.keys(s.foods)),
     ...Object.values(f.back).flatMap((all) => all.map((b) => b.food)),
   ]),
 );
-write(
+writeAbout(
   'additions',
   named('additions.yaml', yaml('additions.yaml', z.array(AdditionRow)), ids, (f) => f.map((a) => a.food)),
 );
@@ -170,7 +173,7 @@ for (const kind of [
   ...tasks.unscaled.flatMap((u) => u.kinds ?? []),
 ])
   if (!kinds[kind]) fail('tasks.yaml', `"${kind}" is no kind`);
-write('tasks', tasks);
+writeAbout('tasks', tasks);
 const aisles = yaml('aisles.yaml', AisleFile);
 for (const kind of [...aisles.aisles.flatMap((a) => a.kinds), ...Object.keys(aisles.packages.kinds)])
   if (!kinds[kind]) fail('aisles.yaml', `"${kind}" is no kind`);
@@ -178,13 +181,13 @@ for (const kind of Object.keys(kinds))
   if (!aisles.aisles.some((a) => a.kinds.includes(kind))) fail('aisles.yaml', `no aisle holds "${kind}"`);
 for (const id of [...Object.keys(aisles.packages.foods), ...aisles.aisles.flatMap((a) => a.foods)])
   if (!ids.has(id)) fail('aisles.yaml', `"${id}" is no food`);
-write('aisles', aisles);
+writeAbout('aisles', aisles);
 write(
   'ledger',
   named('ledger.yaml', yaml('ledger.yaml', z.array(LedgerKey)), ids, (f) => f.map((k) => k.food)),
 );
 const swapFile = swaps(ids);
-write('swaps', swapFile);
+writeAbout('swaps', swapFile);
 write('label-names', yaml('label-names.yaml', LabelNames));
 write('demo', demo(ids, new Set(swapFile.swaps.map((s) => s.id))));
 // the solver's WASM is served by the app itself

@@ -4,7 +4,9 @@ import path from 'node:path';
 import Papa from 'papaparse';
 import { z } from 'zod';
 import { ClassFile, FoodRow, KindRow } from '../src/core/food/schema';
-import { csv, fail, root, yaml } from './content-files';
+import { csv, fail, root, yaml, type Row } from './content-files';
+import { inFamilies } from './content-families';
+import { formRows, mixRows, type Span } from './content-made';
 
 /** The measured foods, by code: column name → figure. */
 function measuredFoods(): Map<string, Record<string, number>> {
@@ -47,11 +49,13 @@ const classPatterns = Object.entries(classes).map(([id, rule]) => ({
 }));
 
 /** Classes of a food: named by its id, or of one of the kinds and, where words are asked for, named by them. */
-function classesOf(id: string, name: string, kind: string): string[] {
+function classesOf({ id, name, kind, variant }: FoodRow): FoodRow['classes'] {
   return classPatterns
     .filter(
       ({ rule, match }) =>
-        rule.foods?.includes(id) || (rule.kinds?.includes(kind) && (match === null || match.test(name))),
+        rule.foods?.includes(id) ||
+        (variant !== null && rule.foods?.includes(variant)) ||
+        (rule.kinds?.includes(kind) && (match === null || match.test(name))),
     )
     .map((c) => c.id);
 }
@@ -76,7 +80,68 @@ function deviationsOf(code: string): Record<string, number> {
   );
 }
 
-export function foods() {
+/** "238", or what makes differ by: "190-230-280" as low, best and high. */
+function cell(text: string | undefined, where: string): { best: number; span: Span | null } | null {
+  if (text === undefined || text === '') return null;
+  const numbers = text.split('-').map(Number);
+  const [low = NaN, best = low, high = best] = numbers;
+  if (!(low <= best && best <= high) || numbers.length === 2)
+    fail(where, `"${text}" is not a figure or low-best-high`);
+  return { best, span: numbers.length === 3 ? [low, high] : null };
+}
+
+const COLUMNS = {
+  energyKcal: 'kcal',
+  waterG: 'water',
+  proteinG: 'protein',
+  fatG: 'fat',
+  saturatedFatG: 'sat',
+  carbohydrateG: 'carb',
+  fibreG: 'fibre',
+  sugarG: 'sugar',
+  addedSugarG: 'added',
+  freeSugarG: 'free',
+  sodiumMg: 'na',
+  potassiumMg: 'k',
+  calciumMg: 'ca',
+  ironMg: 'fe',
+  alcoholG: 'alcohol',
+} as const;
+type Figure = keyof typeof COLUMNS;
+
+const words = (text: string | undefined) => (text ?? '').split(' ').filter(Boolean);
+const namesOf = (text: string | undefined) =>
+  (text ?? '')
+    .split('|')
+    .map((n) => n.trim())
+    .filter(Boolean);
+
+/** The figures of a row, and what its kind implies of sugars where it does not say. */
+function figuresOf(row: Row, kind: KindRow, where: string) {
+  const best: Record<Figure, number | null> = {} as Record<Figure, number | null>;
+  const spans: Record<string, Span> = {};
+  for (const [name, column] of Object.entries(COLUMNS) as [Figure, string][]) {
+    const said = cell(row[column], where);
+    best[name] = said?.best ?? null;
+    if (said?.span) spans[name] = said.span;
+  }
+  const implied = {
+    intrinsic: [0, 0],
+    free: [0, best.sugarG],
+    added: [best.sugarG, best.sugarG],
+    stated: [null, null],
+  }[kind.sugars];
+  best.addedSugarG ??= implied[0] ?? null;
+  best.freeSugarG ??= implied[1] ?? null;
+  if (best.alcoholG === null && row.kind !== 'alcohol') best.alcoholG = 0;
+  // where the sugar is the food itself its own span is that of the sugars a limit looks at
+  if (kind.sugars === 'added' && spans.sugarG) spans.addedSugarG ??= spans.sugarG;
+  if ((kind.sugars === 'added' || kind.sugars === 'free') && spans.sugarG) spans.freeSugarG ??= spans.sugarG;
+  return { best, spans };
+}
+
+/** Portions by food, from `portions.csv`. */
+function portionsFile() {
   const portions = new Map<string, Record<string, [number, number, number]>>();
   for (const [i, row] of csv('portions.csv').entries()) {
     const numbers = (row.grams ?? '').split('-').map(Number);
@@ -87,74 +152,80 @@ export function foods() {
     own[row.measure ?? ''] = [low, best, high];
     portions.set(row.food ?? '', own);
   }
-  const list: FoodRow[] = [];
-  const likes: { id: string; like: string }[] = [];
-  for (const file of readdirSync(path.join(root, 'foods'))
-    .filter((f) => f.endsWith('.csv'))
-    .sort()) {
-    for (const [i, row] of csv(`foods/${file}`).entries()) {
-      const where = `foods/${file}, row ${i + 2} (${row.id})`;
-      const kind = kinds[row.kind ?? ''];
-      if (!kind) fail(where, `unknown kind "${row.kind}"`);
-      if (row.like) likes.push({ id: row.id ?? '', like: row.like });
-      const figure = (name: string) =>
-        row[name] === '' || row[name] === undefined ? null : Number(row[name]);
-      const words = (name: string) => (row[name] ?? '').split(' ').filter(Boolean);
-      const sugarG = figure('sugar');
-      const implied = {
-        intrinsic: [0, 0],
-        free: [0, sugarG],
-        added: [sugarG, sugarG],
-        stated: [null, null],
-      }[kind.sugars];
-      const measuredRow = row.ifct ? fromIfct(row.ifct, where) : {};
-      const candidate = {
-        id: row.id,
-        name: row.name,
-        names: (row.names ?? '')
-          .split('|')
-          .map((n) => n.trim())
-          .filter(Boolean),
-        kind: row.kind,
-        nova: Number(row.nova),
-        energyKcal: Number(row.kcal),
-        waterG: figure('water'),
-        proteinG: figure('protein'),
-        fatG: figure('fat'),
-        saturatedFatG: figure('sat'),
-        carbohydrateG: figure('carb'),
-        fibreG: figure('fibre'),
-        sugarG,
-        addedSugarG: figure('added') ?? implied[0],
-        freeSugarG: figure('free') ?? implied[1],
-        sodiumMg: figure('na'),
-        potassiumMg: figure('k'),
-        calciumMg: figure('ca'),
-        ironMg: figure('fe'),
-        alcoholG: figure('alcohol') ?? (row.kind === 'alcohol' ? null : 0),
-        ...measuredRow,
-        refuse: Number(row.refuse || 0),
-        allergens: words('allergens'),
-        adds: words('adds'),
-        might: words('might'),
-        source: row.ifct
-          ? `Indian Food Composition Tables 2017, ${row.ifct}; sugars, fatty acids and other minerals recalled`
-          : 'US FoodData Central, recalled',
-        classes: classesOf(row.id ?? '', row.name ?? '', row.kind ?? ''),
-        sd: row.ifct ? deviationsOf(row.ifct) : {},
-        portions: { ...portions.get(row.like ?? ''), ...portions.get(row.id ?? '') },
-      };
-      const parsed = FoodRow.safeParse(candidate);
-      if (!parsed.success) fail(where, z.prettifyError(parsed.error));
-      list.push(parsed.data);
+  return portions;
+}
+
+const NAMED_APART = new Set(['forms.csv']);
+
+/** Rows of the CSV files that say their own figures. */
+function plainRows(): FoodRow[] {
+  return readdirSync(path.join(root, 'foods'))
+    .filter((f) => f.endsWith('.csv') && !NAMED_APART.has(f))
+    .sort()
+    .flatMap((file) =>
+      csv(`foods/${file}`).map((row, i) => {
+        const where = `foods/${file}, row ${i + 2} (${row.id})`;
+        const kind = kinds[row.kind ?? ''] ?? fail(where, `unknown kind "${row.kind}"`);
+        const { best, spans } = figuresOf(row, kind, where);
+        return checked(where, {
+          id: row.id,
+          name: row.name,
+          names: namesOf(row.names),
+          kind: row.kind,
+          nova: Number(row.nova),
+          ...best,
+          ...(row.ifct ? fromIfct(row.ifct, where) : {}),
+          spans,
+          refuse: Number(row.refuse || 0),
+          allergens: words(row.allergens),
+          adds: words(row.adds).filter((a) => !a.endsWith('?')),
+          perhaps: words(row.adds).flatMap((a) => (a.endsWith('?') ? [a.slice(0, -1)] : [])),
+          might: words(row.might),
+          variant: row.variant || null,
+          source: row.ifct
+            ? `Indian Food Composition Tables 2017, ${row.ifct}; sugars, fatty acids and other minerals recalled`
+            : 'US FoodData Central, recalled',
+          sd: row.ifct ? deviationsOf(row.ifct) : {},
+          like: row.like ?? '',
+        });
+      }),
+    );
+}
+
+/** A row of the table before its portions and classes are known. */
+type Unfinished = Record<string, unknown> & { like: string };
+const likes = new Map<string, string>();
+
+function checked(where: string, { like, ...candidate }: Unfinished): FoodRow {
+  const parsed = FoodRow.safeParse({ ...candidate, classes: [], portions: {} });
+  if (!parsed.success) fail(where, z.prettifyError(parsed.error));
+  if (like) likes.set(parsed.data.id, like);
+  return parsed.data;
+}
+
+export function foods() {
+  const portions = portionsFile();
+  const plain = plainRows();
+  const byId = new Map(plain.map((f) => [f.id, f]));
+  for (const make of [formRows, (known: typeof byId) => mixRows(known, kinds)])
+    for (const made of make(byId)) {
+      const row = checked(made.where, made.row);
+      byId.set(row.id, row);
+      plain.push(row);
     }
-  }
+  const list = inFamilies(plain).map((f) => ({
+    ...f,
+    classes: classesOf(f),
+    portions: { ...portions.get(likes.get(f.id) ?? ''), ...portions.get(f.id) },
+  }));
   const ids = new Set(list.map((f) => f.id));
   for (const { id, rule } of classPatterns)
     for (const food of rule.foods ?? [])
       if (!ids.has(food)) fail('classes.yaml', `${id}: "${food}" is no food`);
-  for (const row of likes)
-    if (!ids.has(row.like)) fail(row.id, `portions like "${row.like}", which is no food`);
+  for (const food of list)
+    if (food.variant !== null && !ids.has(food.variant))
+      fail(food.id, `variant of "${food.variant}", which is no food`);
+  for (const [id, like] of likes) if (!ids.has(like)) fail(id, `portions like "${like}", which is no food`);
   if (ids.size !== list.length) fail('foods', 'an id stands twice');
   for (const food of list)
     for (const other of food.might)

@@ -1,5 +1,5 @@
 'use client';
-import { useEffect, useRef } from 'react';
+import { useLayoutEffect, useRef } from 'react';
 
 /** What a key does; false where it has nothing to do just now, and the key is somebody else's. */
 export type Keys = Readonly<Record<string, (event: KeyboardEvent) => unknown>>;
@@ -27,14 +27,14 @@ export const allowSingleKeys = (allowed: boolean): void => {
 /**
  * Keys of a view: "e", "?", "mod+z". A single key is left alone while somebody types, or where they are turned off;
  * one with `mod` (Control or Command) only where the field would not want it itself. Enter and the space bar activate
- * what has the focus.
+ * what has the focus. Listening begins with the very paint that shows the keys, not some time after it.
  */
 export function useKeys(keys: Keys): void {
   const current = useRef(keys);
-  useEffect(() => {
+  useLayoutEffect(() => {
     current.current = keys;
   });
-  useEffect(() => {
+  useLayoutEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (event.defaultPrevented || event.altKey || isTyping(event.target)) return;
       const mod = event.ctrlKey || event.metaKey;

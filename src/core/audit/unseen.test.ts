@@ -58,7 +58,7 @@ const RECIPES: readonly Expected[] = [
     steps: 4,
     unresolved: [],
     method: ['salt'],
-    limits: { 'no-added-oil': 'over', 'whole-grain-only': 'over', 'not-plant': 'within' },
+    limits: { 'no-added-oil': 'over', 'whole-grain-only': 'depends', 'not-plant': 'within' },
   },
   {
     name: 'noodle-bowls',
@@ -178,7 +178,7 @@ const RECIPES: readonly Expected[] = [
     steps: 1,
     unresolved: [],
     method: [],
-    limits: { 'flax-chia': 'over', 'no-added-oil': 'within' },
+    limits: { 'flax-chia': 'over', 'no-added-oil': 'depends' },
   },
   {
     name: 'veg-tray',

@@ -69,6 +69,7 @@ const STATE = new Set([
   'cooked',
   'unsalted',
   'lowsalt',
+  'lesssalt',
   'salted',
   'unsweetened',
   'sweetened',
@@ -98,12 +99,17 @@ const DRY_KINDS = new Set([
   'seaweed',
 ]);
 
+const NO_SALT = /\b(?:no salt|unsalted|salt-free)\b/i;
+
 /** How much an unmatched state word speaks against a food (0 none). */
 function stateWeight(state: string, food: Food): number {
   switch (state) {
     case 'unsalted':
-    case 'lowsalt':
       return food.adds.includes('salt') ? 6 : 0;
+    // less salt than usual is salted all the same
+    case 'lowsalt':
+    case 'lesssalt':
+      return NO_SALT.test(food.name) ? 6 : 0;
     case 'salted':
       return food.adds.includes('salt') ? 0 : 6;
     case 'unsweetened':
@@ -115,6 +121,8 @@ function stateWeight(state: string, food: Food): number {
     case 'fatfree':
     case 'lowfat':
       return (food.fatG ?? 0) > 5 ? 6 : 0;
+    case 'glutenfree':
+      return food.allergens.includes('gluten') ? 30 : 0;
     case 'vegan':
     case 'plantbased':
     case 'nondairy':
@@ -142,6 +150,15 @@ interface Query {
   readonly head: string;
 }
 
+/** Slips between two words: letters wrong, missing or too many, and two that changed places as one. */
+function slips(word: string, token: string): number {
+  const d = distance(word, token);
+  if (d !== 2 || word.length !== token.length) return d;
+  const at = [...word].findIndex((c, i) => c !== token[i]);
+  const swapped = word[at] === token[at + 1] && word[at + 1] === token[at];
+  return swapped && word.slice(at + 2) === token.slice(at + 2) ? 1 : d;
+}
+
 /** Nearest word of the table for a misspelt one: one slip in short words, two in long ones. */
 function correctIn(index: Index, token: string): string | null {
   if (token.length < 5) return null;
@@ -153,7 +170,7 @@ function correctIn(index: Index, token: string): string | null {
     if (Math.abs(word.length - token.length) > allowed || word.length < 4) continue;
     // the first letter is seldom wrong, and asking for it keeps "corn" from "horn"
     if (word[0] !== token[0]) continue;
-    const d = distance(word, token);
+    const d = slips(word, token);
     const commoner = d === least && found !== null && uses(word) > uses(found);
     if (d < least || commoner) {
       least = d;

@@ -54,11 +54,17 @@ export const FoodRow = z
     refuse: z.number().min(0).max(90),
     allergens: z.array(z.string()),
     adds: z.array(z.enum(['oil', 'salt', 'sugar'])),
+    /** What some makes add and some do not. */
+    perhaps: z.array(z.enum(['oil', 'salt', 'sugar'])),
     might: z.array(z.string()),
+    /** The food that all content which names it holds for this one too: rye bread in other flour, another miso. */
+    variant: z.string().nullable(),
     source: z.string(),
     /** Standard deviations of measured figures over the regions sampled, per 100 g, where there were several. */
     classes: z.array(z.enum(CLASSES)),
     sd: z.record(z.string(), z.number().positive()),
+    /** Lowest and highest of figures that makes differ in, per 100 g. */
+    spans: z.record(z.string(), z.tuple([z.number().nonnegative(), z.number().nonnegative()])),
     portions: z.record(z.string(), z.tuple([z.number(), z.number(), z.number()])),
   })
   .strict();

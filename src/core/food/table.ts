@@ -1,5 +1,5 @@
 import raw from '@content/compiled/foods.json';
-import { AT, TABLE_FIELDS, zeros, type Field } from './nutrients';
+import { AT, outerCorners, TABLE_FIELDS, zeros, type Field } from './nutrients';
 import type { ClassId, FoodRow, KindRow } from './schema';
 
 /** A food of the composition table, with its vector per gram. */
@@ -86,9 +86,31 @@ export function carbohydrateKcal(v: Float64Array): number {
   return Number.isNaN(sum) ? NaN : Math.min(sum, v[AT.energyKcal] as number);
 }
 
+/** What makes of a food differ by, as corners that every limit finds its extreme among; nothing where they do not. */
+function spreadOf(row: FoodRow, kind: KindRow): Float64Array[] | undefined {
+  const spans = Object.entries(row.spans);
+  if (spans.length === 0 && row.perhaps.length === 0) return undefined;
+  const adds = [
+    row.adds.filter((a) => !row.perhaps.includes(a)),
+    [...new Set([...row.adds, ...row.perhaps])],
+  ];
+  const end = (i: 0 | 1) =>
+    vectorOf(
+      { ...row, adds: adds[i] ?? [], ...Object.fromEntries(spans.map(([name, span]) => [name, span[i]])) },
+      kind,
+    );
+  return outerCorners(end(0), end(1));
+}
+
 function build(row: FoodRow): Food {
   const kind = file.kinds[row.kind] as KindRow;
-  return { ...row, perGram: vectorOf(row, kind), kindLabel: kind.label, kindClass: kind.class };
+  return {
+    ...row,
+    perGram: vectorOf(row, kind),
+    spread: spreadOf(row, kind),
+    kindLabel: kind.label,
+    kindClass: kind.class,
+  };
 }
 
 function unpack(values: readonly unknown[]): FoodRow {

@@ -1,5 +1,6 @@
 import raw from '@content/compiled/preparations.json';
 import type { Food } from '@/core/food/table';
+import { tokens } from '@/core/food/tokens';
 import type { PreparationFile } from './schema';
 
 type Three = readonly [number, number, number];
@@ -32,6 +33,38 @@ export function preparationEffect(food: Food, said: string, fromCan: boolean): P
     else if (rule.when.some((w) => matches(said, w))) return effect;
   }
   return fromCan && food.adds.includes('salt') ? unsaid : null;
+}
+
+/** Kinds whose reference amount is a bowl rather than a spoon (21 CFR 101.12). */
+const BY_THE_BOWL = new Set(['canned-bean', 'bean', 'vegetable', 'starch', 'stock', 'fruit']);
+/** Most sodium of what is called "low", mg in 100 g: 140 mg in 125 g of tins, in 50 g of what is eaten by the spoon. */
+const LOW = { bowl: 112, spoon: 280 };
+
+/**
+ * What a claim of less salt leaves of a salted food's sodium, where no food of its own has the claim in its name:
+ * "reduced" is a quarter less at least, "low" at most 140 mg in a serving (21 CFR 101.61(b); EU 1924/2006 asks for the
+ * same quarter and for 120 mg in 100 g).
+ *
+ * @param as   the name that the food was found by
+ * @param said the line's words
+ */
+export function claimEffect(food: Food, as: string, said: string): PreparationEffect | null {
+  if (!food.adds.includes('salt') || !food.sodiumMg) return null;
+  const words = tokens(said);
+  const named = tokens(as);
+  const claim = (['lowsalt', 'lesssalt'] as const).find((c) => words.includes(c) && !named.includes(c));
+  if (!claim) return null;
+  const usual = food.spans.sodiumMg?.[1] ?? food.sodiumMg;
+  const most = claim === 'lesssalt' ? 0.75 : (BY_THE_BOWL.has(food.kind) ? LOW.bowl : LOW.spoon) / usual;
+  const high = Math.min(0.75, most);
+  return {
+    sodium: [Math.min(0.02, high), high * 0.8, high],
+    says:
+      claim === 'lesssalt'
+        ? 'a claim of less salt leaves three quarters of the usual at most'
+        : 'called low in sodium: at most 140 mg in a serving',
+    source: '21 CFR 101.61(b)(4) and (6)',
+  };
 }
 
 function matches(said: string, word: string): boolean {

@@ -1,5 +1,5 @@
 import { statesAgainst, SURE, type Candidate } from '@/core/food/find';
-import type { Larder } from '@/core/food/larder';
+import { wordsKey, type Larder } from '@/core/food/larder';
 import type { Food } from '@/core/food/table';
 import { tokens } from '@/core/food/tokens';
 import { weigh } from '@/core/food/weigh';
@@ -39,6 +39,11 @@ const GRAIN =
   /^(?:rye|wholemeal|whole[- ]?wheat|whole[- ]?grain|white|brown|granary|multigrain|spelt|seeded)$/;
 /** Kinds that are also sold fried; by the piece they are not. */
 const FRESH = new Set(['vegetable', 'mushroom']);
+
+/** Grams beyond which what was found as a spice is a vegetable of that name. */
+const MOST_SPICE_G = 60;
+const byTheBowl = (words: FoodWords, food: Food): boolean =>
+  /s$/.test(words.food.trim()) || (weigh(words, food, US_MEASURES)?.grams.best ?? 0) > MOST_SPICE_G;
 
 /** The food a phrase names, helped by its container and what is done with it. */
 export function find(said: FoodWords, larder: Larder): Found {
@@ -126,7 +131,21 @@ export function find(said: FoodWords, larder: Larder): Found {
   }
   if (best && best.confidence >= SURE && words.measures.length > 0 && !weigh(words, best.food, US_MEASURES)) {
     // "2 peppers": of two foods of one name, the one that comes by the piece
-    const other = candidates.find((c) => c.confidence >= 0.9 && weigh(words, c.food, US_MEASURES));
+    const called = wordsKey(best.as);
+    const other = candidates.find(
+      (c) => c.confidence >= 0.9 && wordsKey(c.as) === called && weigh(words, c.food, US_MEASURES),
+    );
+    if (other) {
+      best = other;
+      candidates = [other, ...candidates.filter((c) => c !== other)];
+    }
+  }
+  // no spice goes in by the cup, by many pieces or grams: "400 g peppers"
+  if (best?.food.kind === 'spice' && byTheBowl(words, best.food)) {
+    const called = wordsKey(best.as);
+    const other =
+      candidates.find((c) => c.food.kind !== 'spice' && wordsKey(c.as) === called) ??
+      findFood(`bell ${words.food}`, words.notes).find((c) => c.confidence >= 0.9 && c.food.kind !== 'spice');
     if (other) {
       best = other;
       candidates = [other, ...candidates.filter((c) => c !== other)];
@@ -146,16 +165,22 @@ export function find(said: FoodWords, larder: Larder): Found {
 export function mightBe(food: Food, words: FoodWords, as: string, larder: Larder): Food[] {
   if (food.might.length === 0) return [];
   const said = new Set(tokens(`${words.food} ${words.notes}`));
-  return food.might.flatMap((rule) => {
+  const called = wordsKey(as);
+  const others = food.might.flatMap((rule) => {
     // "id@name": only where the food was called by that name
     const [id = '', name] = rule.split('@');
-    if (name !== undefined && name !== as) return [];
+    if (name !== undefined && wordsKey(name) !== called) return [];
     const other = larder.foodById(id);
     if (!other) return [];
     // "tomato purée, no salt added" is not the salted one
     if (statesAgainst(other, `${words.food} ${words.notes}`)) return [];
     const theirs = new Set(tokens(other.name));
-    const ruledOut = tokens(food.name).some((t) => !theirs.has(t) && said.has(t));
+    // the word of a family is none of its members' own
+    const ruledOut = name === undefined && tokens(food.name).some((t) => !theirs.has(t) && said.has(t));
     return ruledOut ? [] : [other];
   });
+  return [...new Set(others)];
 }
+
+/** True where a food's plain name may mean another one, whatever it was called by. */
+export const isAmbiguous = (food: Food): boolean => food.might.some((rule) => !rule.includes('@'));

@@ -4,7 +4,7 @@ import { TABLE_LARDER } from '@/core/food/larder';
 import type { Food } from '@/core/food/table';
 import { tokens } from '@/core/food/tokens';
 import { unsaid, weigh, type Weighed } from '@/core/food/weigh';
-import { preparationEffect } from '@/core/prepare/rules';
+import { claimEffect, preparationEffect } from '@/core/prepare/rules';
 import { exact, hull, scale, type Range } from '@/core/range/range';
 import { readLineWords, type FoodWords, type LineWords } from '@/core/recipe/line';
 import type { SourceLine } from '@/core/recipe/source';
@@ -50,9 +50,18 @@ function readFood(
   // an amount that is said is not all eaten where it goes into the water
   const purpose = words.measures.length > 0 && line.purpose ? `, ${line.purpose}` : '';
   const said = `${words.food}, ${words.notes}${purpose}`;
-  const effectOf = (f: Food) => preparationEffect(f, said, fromCan(words) || f.kind === 'canned-bean');
-  const effect = effectOf(food);
-  if (effect) readings.push(`${effect.says} (${effect.source})`);
+  const as = candidates[0]?.as ?? food.name;
+  const effectsOf = (f: Food) =>
+    [
+      preparationEffect(f, said, fromCan(words) || f.kind === 'canned-bean'),
+      claimEffect(f, f === food ? as : f.name, said),
+    ].filter((e) => e !== null);
+  const sodiumOf = (f: Food): Option['sodium'] =>
+    effectsOf(f).reduce<Option['sodium']>(
+      ([low, best, high], e) => [low * e.sodium[0], best * e.sodium[1], high * e.sodium[2]],
+      [1, 1, 1],
+    );
+  for (const effect of effectsOf(food)) readings.push(`${effect.says} (${effect.source})`);
   const larder = settings.larder ?? TABLE_LARDER;
   if (found.meant)
     readings.unshift(
@@ -60,17 +69,18 @@ function readFood(
         ? `your recipe “${food.name}”`
         : `by “${words.food}” you mean ${food.name.toLowerCase()}`,
     );
-  const might = found.meant ? [] : mightBe(food, words, candidates[0]?.as ?? '', larder);
+  const might = found.meant ? [] : mightBe(food, words, as, larder);
   const options: Option[] = [];
   if (main) {
     options.push({
       food,
       grams: withMore(main.grams, food, line, servings),
-      sodium: effect?.sodium ?? [1, 1, 1],
+      sodium: sodiumOf(food),
       natural: settings.natural,
     });
     for (const other of might) {
-      const single = amountOf(other);
+      // the same measure of a like food, where the table has no weight of its own for it
+      const single = amountOf(other) ?? (other.kind === food.kind ? one : null);
       const weighed = single && everyone ? { ...single, grams: scale(single.grams, servings) } : single;
       byPlate ||= single?.byPlate === true;
       // a food that cannot be measured this way is not what the words mean
@@ -78,7 +88,7 @@ function readFood(
         options.push({
           food: other,
           grams: withMore(weighed.grams, other, line, servings),
-          sodium: effectOf(other)?.sodium ?? [1, 1, 1],
+          sodium: sodiumOf(other),
           natural: settings.natural,
         });
     }

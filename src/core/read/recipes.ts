@@ -108,6 +108,9 @@ export function foodOfRecipe(id: string, read: ReadRecipe): Food {
     might: [],
     classes: [],
     sd: {},
+    spans: {},
+    perhaps: [],
+    variant: null,
     source: `Your recipe “${read.recipe.title}”`,
     portions: {
       ...(grams > 0

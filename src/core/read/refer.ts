@@ -72,6 +72,7 @@ const DESCRIBES = new Set([
   'salted',
   'unsalted',
   'lowsalt',
+  'lesssalt',
   'dark',
   'light',
   'double',

@@ -169,6 +169,8 @@ export function readLineWords(line: string): LineWords {
   written = written.replace(/^\s*(?:optional|opt\.?)\s*[:-]?\s*/i, (m) => (m ? 'optional ' : m));
   written = written.replace(/\bs\s*(?:&|\+|n|and)\s*p\b/i, 'salt and pepper');
   written = turnArrow(written);
+  // the whole grain of a flour or bread is no size of it
+  written = written.replace(/\bwhole[ -](?=wheat|grain|meal)/gi, 'whole').replace(/\bwhole (?=kernel)/gi, '');
   written = written.replace(
     AND_A_HALF,
     (_, n: string, how: string | undefined, unit: string, part: string) =>

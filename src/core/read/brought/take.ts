@@ -1,10 +1,11 @@
-import { foodById } from '@/core/food/table';
+import { foodById, type Food } from '@/core/food/table';
 import { tokens } from '@/core/food/tokens';
 import { unsaid, type Weighed } from '@/core/food/weigh';
 import { type Range, range } from '@/core/range/range';
 import { type ClauseSpan, type Sentence } from '@/core/step/clauses';
 import { MADE, ORDINARY, STEP_WORDS } from '@/core/step/lexicon';
 import { polarityOf, type Polarity } from '@/core/step/polarity';
+import { isAmbiguous } from '../food-of';
 import { isPart, refersTo } from '../refer';
 import { correctionOf } from '../types';
 import {
@@ -72,6 +73,9 @@ const textOfTokens = (s: Sentence, from: number, to: number): string =>
     .map((t) => t.word)
     .join(' ');
 
+/** True where nothing is added to a food and its name means nothing else. */
+const isPlain = (food: Food): boolean => food.adds.length === 0 && !isAmbiguous(food);
+
 /** Takes one food of a sentence in: as more of a listed line, as a line of its own, or not at all. */
 export function take(scan: Scan, source: Source, s: Sentence, c: ClauseSpan, m: Mention): void {
   const { cover, lines, out, servings } = scan;
@@ -83,8 +87,7 @@ export function take(scan: Scan, source: Source, s: Sentence, c: ClauseSpan, m: 
   if (m.polarity === 'remark') return;
   // "swap the lentils for butter beans": another of a kind that no limit looks at
   if (m.polarity === 'alternative' && !m.stated && !COUNTS.has(m.food.kind) && !PROMISED.has(m.food.kind)) {
-    const plain = m.food.adds.length + m.food.might.length === 0 && !REFINED.has(m.food.kind);
-    if (plain) return;
+    if (isPlain(m.food) && !REFINED.has(m.food.kind)) return;
   }
   // "makes 24 cookies", "Yield: 24 cookies" say what it is, not what goes in
   const yields = [...s.label, ...s.tokens.slice(c.from, m.from)].some((t) => YIELDS.has(t.word));
@@ -174,27 +177,13 @@ export function take(scan: Scan, source: Source, s: Sentence, c: ClauseSpan, m: 
     ),
   );
   if (again >= 0 && !m.stated && !m.more) return;
-  if (
-    !m.stated &&
-    !scan.prose &&
-    HARMLESS.has(m.food.kind) &&
-    m.food.adds.length === 0 &&
-    m.food.might.length === 0
-  )
-    return;
+  if (!m.stated && !scan.prose && HARMLESS.has(m.food.kind) && isPlain(m.food)) return;
   if (m.food.kind === 'water' && !m.stated) return;
   // "a splash of water": its weight is gone before the plate
   const loose = m.read?.words?.foods[0]?.measures.every((x) => x.unit?.kind === 'vague') ?? true;
   if (m.food.kind === 'water' && loose && !scan.prose) return;
   // "for the bran drinks slowly": of what is there
-  if (
-    m.definite &&
-    !m.stated &&
-    !scan.prose &&
-    !m.food.kindClass &&
-    m.food.adds.length + m.food.might.length === 0
-  )
-    return;
+  if (m.definite && !m.stated && !scan.prose && !m.food.kindClass && isPlain(m.food)) return;
   // "remove the seeds" of what is on the list
   if (m.definite && m.words.length === 1 && ORDINARY.has(m.words[0] ?? '')) return;
   if (FATS.has(m.food.kind) && !m.stated) {
