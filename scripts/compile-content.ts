@@ -186,6 +186,12 @@ write(
   'ledger',
   named('ledger.yaml', yaml('ledger.yaml', z.array(LedgerKey)), ids, (f) => f.map((k) => k.food)),
 );
+write(
+  'counterparts',
+  named('counterparts.yaml', yaml('counterparts.yaml', z.record(z.string(), z.string())), ids, (f) =>
+    Object.entries(f).flat(),
+  ),
+);
 const swapFile = swaps(ids);
 writeAbout('swaps', swapFile);
 write('label-names', yaml('label-names.yaml', LabelNames));

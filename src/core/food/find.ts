@@ -99,6 +99,8 @@ const DRY_KINDS = new Set([
   'seaweed',
 ]);
 
+/** A dry pan says nothing of the food. */
+const DRY_TOOL = /\bdry (?:frying |non-?stick )?(?:pan|skillet|wok|tray|griddle|pot|heat|oven)\b/g;
 const NO_SALT = /\b(?:no salt|unsalted|salt-free)\b/i;
 
 /** How much an unmatched state word speaks against a food (0 none). */
@@ -197,7 +199,9 @@ function search(index: Index, q: Query, notes: string, limit: number): readonly 
   const { names, postings, idf } = index;
   const noteStates = notes
     ? tokens(
-        notes.replace(/\b(?:not|never|rather than|instead of|no need for) [\w-]+(?: [\w-]+)?/g, ' '),
+        notes
+          .replace(DRY_TOOL, ' ')
+          .replace(/\b(?:not|never|rather than|instead of|no need for) [\w-]+(?: [\w-]+)?/g, ' '),
       ).filter((t) => STATE.has(t) || t === 'inoil')
     : [];
   const all = new Set([...q.tokens, ...noteStates]);

@@ -58,7 +58,7 @@ const EXPLAINED: Record<string, string> = {
 
 describe('composition table', () => {
   test('holds what a plant-based kitchen meets', () => {
-    expect(FOODS.length).toBeGreaterThanOrEqual(700);
+    expect(FOODS.length).toBeGreaterThanOrEqual(1200);
     expect(FOODS.filter((f) => f.source.startsWith('Indian')).length).toBeGreaterThanOrEqual(50);
     expect(FOODS.every((f) => f.source.length > 5)).toBe(true);
   });
@@ -272,5 +272,47 @@ describe('kin against kin', () => {
     expect(measured.every((f) => f.source.startsWith('Indian'))).toBe(true);
     for (const f of measured)
       expect([f.id, (f.sd.energyKcal ?? 0) < f.energyKcal * 0.35]).toEqual([f.id, true]);
+  });
+});
+
+describe('rows worked out of others', () => {
+  test('a form holds the dry matter of its food: figures stay in proportion (water arithmetic)', () => {
+    const pairs: [string, string][] = [
+      ['freekeh-cooked', 'freekeh'],
+      ['red-lentils-cooked', 'red-lentils'],
+      ['steel-cut-cooked', 'steel-cut-oats'],
+      ['cauliflower-cooked', 'cauliflower'],
+    ];
+    for (const [form, of] of pairs) {
+      const [a, b] = [foodById(form), foodById(of)];
+      const dry = (f: typeof a) => 100 - (f?.waterG ?? NaN);
+      for (const figure of ['energyKcal', 'proteinG', 'fatG', 'fibreG'] as const)
+        expect([form, figure, (a?.[figure] ?? NaN) / dry(a) / ((b?.[figure] ?? NaN) / dry(b))]).toEqual([
+          form,
+          figure,
+          expect.closeTo(1, 1),
+        ]);
+    }
+  });
+  test('a mix holds what its parts hold: salt by atomic weights, oil as fat, allergens of all', () => {
+    const sauce = foodById('peanut-sauce');
+    expect(sauce?.allergens).toEqual(expect.arrayContaining(['peanuts', 'soy', 'gluten']));
+    expect(sauce?.adds).toEqual(expect.arrayContaining(['salt', 'sugar']));
+    // 1 g of salt in 99.9 g of cabbage and salt is 393 mg of sodium in 100 g, and the cabbage's own
+    const kraut = foodById('sauerkraut-lowsalt');
+    expect(kraut?.spans.sodiumMg?.[1]).toBeCloseTo((1 / 99.7) * 100 * 387.6 + 18, -1);
+  });
+  test('spans hold their best, and what some makes add counts at one end only', () => {
+    for (const f of FOODS)
+      for (const [name, [low, high]] of Object.entries(f.spans)) {
+        const best = f[name as 'sodiumMg'] ?? NaN;
+        expect([f.id, name, low <= best + 1e-6 && best <= high + 1e-6]).toEqual([f.id, name, true]);
+      }
+    const pouch = foodById('rice-pouch-plain');
+    const oil = (pouch?.spread ?? []).map((v) => v[AT.oilG] ?? NaN);
+    expect([Math.min(...oil), Math.max(...oil) > 0]).toEqual([0, true]);
+  });
+  test('a variant is of its food’s kind or stands for it, and is never its own', () => {
+    for (const f of FOODS) if (f.variant !== null) expect(f.variant).not.toBe(f.id);
   });
 });

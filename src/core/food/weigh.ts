@@ -199,6 +199,10 @@ const READY =
   /^(?:\w+ )?(?:peeled|pitted|stoned|destoned|shelled|podded|trimmed|prepared|cleaned|cored|hulled)\b/;
 const READY_WEIGHT = /\b(?:peeled|prepared|trimmed|pitted|shelled|edible|net|drained) weight\b/;
 
+/** Bought or cooked so that nothing of it is thrown away. */
+const ALL_EATEN =
+  /\b(?:unpeeled|un-peeled|not peeled|scrubbed|skins? (?:left )?on|skin-on|with (?:the |their |its )?skins?|florets?|riced|ready[- ]?(?:cut|cooked|prepared)|pre-?(?:cut|chopped|peeled)|vac(?:uum)?[- ]?pack(?:ed)?|frozen)\b/;
+
 const isMass = (m: Measure) => m.unit?.kind === 'mass' || m.each?.unit.kind === 'mass';
 
 /**
@@ -207,7 +211,12 @@ const isMass = (m: Measure) => m.unit?.kind === 'mass' || m.each?.unit.kind === 
  */
 export function weigh(words: FoodWords, bought: Food, settings: MeasureSettings): Weighed | null {
   const { measures, equivalent } = words;
-  const ready = bought.refuse > 0 && (READY.test(words.food) || READY_WEIGHT.test(words.notes));
+  const ready =
+    bought.refuse > 0 &&
+    (READY.test(words.food) ||
+      READY_WEIGHT.test(words.notes) ||
+      equivalent?.edible === true ||
+      ALL_EATEN.test(`${words.food}, ${words.notes}`));
   const food = ready ? { ...bought, refuse: 0 } : bought;
   if (equivalent && !measures.some(isMass)) {
     const only = measures[0];

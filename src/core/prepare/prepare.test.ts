@@ -1,5 +1,5 @@
 import { foodById, type Food } from '@/core/food/table';
-import { packageShare, preparationEffect } from './rules';
+import { claimEffect, packageShare, preparationEffect } from './rules';
 
 const chickpeas = foodById('chickpeas-canned') as Food;
 
@@ -32,5 +32,37 @@ describe('what draining and rinsing do', () => {
   test('three fifths of a can are beans (common practice)', () => {
     expect(packageShare(chickpeas)?.factor[1]).toBe(0.6);
     expect(packageShare(foodById('coconut-milk-can') as Food)).toBeNull();
+  });
+});
+
+// 21 CFR 101.61(b)(4): "low sodium" is 140 mg or less in a reference amount (beans and vegetables in tins 130 g, 21 CFR
+// 101.12); (b)(6): "reduced sodium" is at least 25 per cent less than the food it is compared with
+describe('claims of less salt', () => {
+  const of = (id: string, said: string) => claimEffect(foodById(id) as Food, foodById(id)?.name ?? '', said);
+  test('“reduced sodium” leaves three quarters of the salted food’s at most, and is not called unsalted', () => {
+    const salted = foodById('kidney-beans-canned')?.sodiumMg ?? NaN;
+    const effect = of('kidney-beans-canned', 'reduced-sodium kidney beans');
+    expect(effect?.sodium[2]).toBe(0.75);
+    expect(salted * (effect?.sodium[1] ?? NaN)).toBeGreaterThan(100);
+  });
+  test.each(['kidney-beans-canned', 'black-beans-canned', 'tomato-canned'])(
+    '“low sodium” %s: 140 mg in 125 g at most',
+    (id) => {
+      const food = foodById(id) as Food;
+      const most = (of(id, 'low sodium, drained')?.sodium[2] ?? NaN) * (food.sodiumMg ?? NaN);
+      expect(most * 1.25).toBeLessThanOrEqual(140.01);
+    },
+  );
+  test('“low sodium” of a sauce is read as one with less: the law’s word is seldom met by the spoon', () => {
+    expect(of('soy-sauce', 'low sodium soy')?.sodium[2]).toBe(0.75);
+  });
+  test('a food of its own that has the claim in its name is not lessened again', () => {
+    expect(
+      claimEffect(
+        foodById('soy-sauce-reduced') as Food,
+        'reduced sodium soy sauce',
+        'reduced sodium soy sauce',
+      ),
+    ).toBeNull();
   });
 });

@@ -37,8 +37,8 @@ export function preparationEffect(food: Food, said: string, fromCan: boolean): P
 
 /** Kinds whose reference amount is a bowl rather than a spoon (21 CFR 101.12). */
 const BY_THE_BOWL = new Set(['canned-bean', 'bean', 'vegetable', 'starch', 'stock', 'fruit']);
-/** Most sodium of what is called "low", mg in 100 g: 140 mg in 125 g of tins, in 50 g of what is eaten by the spoon. */
-const LOW = { bowl: 112, spoon: 280 };
+/** Most sodium of what is called "low", mg in 100 g: 140 mg in 125 g of what comes in tins. */
+const LOW_MG = 112;
 
 /**
  * What a claim of less salt leaves of a salted food's sodium, where no food of its own has the claim in its name:
@@ -55,14 +55,15 @@ export function claimEffect(food: Food, as: string, said: string): PreparationEf
   const claim = (['lowsalt', 'lesssalt'] as const).find((c) => words.includes(c) && !named.includes(c));
   if (!claim) return null;
   const usual = food.spans.sodiumMg?.[1] ?? food.sodiumMg;
-  const most = claim === 'lesssalt' ? 0.75 : (BY_THE_BOWL.has(food.kind) ? LOW.bowl : LOW.spoon) / usual;
+  // a sauce that cooks call low is one with less: by the spoon the law's "low" is seldom met
+  const low = claim === 'lowsalt' && BY_THE_BOWL.has(food.kind);
+  const most = low ? LOW_MG / usual : 0.75;
   const high = Math.min(0.75, most);
   return {
     sodium: [Math.min(0.02, high), high * 0.8, high],
-    says:
-      claim === 'lesssalt'
-        ? 'a claim of less salt leaves three quarters of the usual at most'
-        : 'called low in sodium: at most 140 mg in a serving',
+    says: !low
+      ? 'a claim of less salt leaves three quarters of the usual at most'
+      : 'called low in sodium: at most 140 mg in a serving',
     source: '21 CFR 101.61(b)(4) and (6)',
   };
 }

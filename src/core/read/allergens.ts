@@ -29,8 +29,9 @@ const doubtsOf = (food: Food): AllergenDoubt[] => [
  * understood, or whose packet does not say, leaves a doubt; it is never read as none.
  */
 export function allergensOfLine(
-  line: Pick<ReadLine, 'foods' | 'alternatives' | 'line' | 'missing'>,
+  line: Pick<ReadLine, 'foods' | 'alternatives' | 'line' | 'missing'> & Partial<Pick<ReadLine, 'words'>>,
 ): LineAllergens {
+  if (line.words?.none && line.missing === null) return { allergens: [], allergenDoubts: [] };
   const all = [...line.foods, ...line.alternatives];
   const foods = all.flatMap((f) => (f.food ? [f.food, ...f.might] : []));
   const unread = all.filter((f) => f.food === null);

@@ -1,3 +1,4 @@
+import rawCounterparts from '@content/compiled/counterparts.json';
 import { statesAgainst, SURE, type Candidate } from '@/core/food/find';
 import { wordsKey, type Larder } from '@/core/food/larder';
 import type { Food } from '@/core/food/table';
@@ -23,6 +24,9 @@ export const NOTHING: Found = { food: null, confidence: 0, candidates: [], phras
 export const fromCan = (words: FoodWords) =>
   words.measures.some((m) => m.unit?.id === 'can' || (m.unit?.package && m.each));
 
+// checked against the foods when content is compiled
+const COUNTERPARTS = rawCounterparts as Readonly<Record<string, string>>;
+const VEGAN = /\b(?:vegan|plant[- ]based|dairy[- ]free|non[- ]dairy)\b/;
 const CITRUS = new Set(['lemon', 'lime', 'orange', 'mandarin', 'grapefruit']);
 /** Herbs come fresh by these, dried by the spoon. */
 const FRESH_BY = new Set(['sprig', 'leaf', 'bunch', 'handful', 'stalk']);
@@ -58,7 +62,15 @@ export function find(said: FoodWords, larder: Larder): Found {
   // "2 slices rye": what is sliced and called by its grain is bread
   const sliced = words.measures.some((m) => m.unit?.id === 'slice') && GRAIN.test(words.food.trim());
   const plain = sliced ? `${words.food.trim()} bread` : words.food;
-  const phrase = can && !/\b(?:canned|tinned)\b/.test(plain) ? `canned ${plain}` : plain;
+  const jar = words.measures.some((m) => m.unit?.id === 'jar');
+  const jarred = jar && !/\bjar(?:red)?\b/.test(plain) ? `jarred ${plain}` : null;
+  const ofJar = jarred ? larder.finder.find(jarred, words.notes, 1)[0] : undefined;
+  const phrase =
+    jarred && ofJar && ofJar.confidence >= 0.95 && /\bjar(?:red)?\b/.test(ofJar.as)
+      ? jarred
+      : can && !/\b(?:canned|tinned)\b/.test(plain)
+        ? `canned ${plain}`
+        : plain;
   const recipe = larder.recipes?.find(words.food, words.notes);
   if (recipe?.kind === 'food')
     return { food: recipe.food, confidence: 1, candidates: [], phrase, meant: true };
@@ -149,6 +161,16 @@ export function find(said: FoodWords, larder: Larder): Found {
     if (other) {
       best = other;
       candidates = [other, ...candidates.filter((c) => c !== other)];
+    }
+  }
+  // "queso fresco (vegan)": what stands for the animal food of that name
+  if ((best?.confidence ?? 0) < SURE && VEGAN.test(`${words.food} ${words.notes}`)) {
+    const animal = findFood(words.food.replace(VEGAN, ' ').trim(), '')[0];
+    const plant =
+      animal && animal.confidence >= SURE ? larder.foodById(COUNTERPARTS[animal.food.id] ?? '') : undefined;
+    if (animal && plant) {
+      best = { food: plant, confidence: animal.confidence, as: plant.name };
+      candidates = [best, ...candidates];
     }
   }
   if (!best) return { ...NOTHING, phrase };

@@ -1,4 +1,4 @@
-import { AT } from '@/core/food/nutrients';
+import { AT, zeros } from '@/core/food/nutrients';
 import type { Corners } from '@/core/range/bounds';
 import { TABLE_LARDER } from '@/core/food/larder';
 import type { Food } from '@/core/food/table';
@@ -195,7 +195,9 @@ export function readLine(line: SourceLine, settings: ReadSettings, servings: num
   const first = foods[0] as FoodWords;
   let alternatives = [...words.alternatives];
   if (alternatives.length > 0) {
-    const borrowed = withBorrowedNoun(first, alternatives);
+    // "4 cloves garlic or 1 tsp garlic powder": what has an amount of its own lends no noun
+    const shared = alternatives[0]?.measures === first.measures;
+    const borrowed = shared ? withBorrowedNoun(first, alternatives) : null;
     const hit = borrowed ? look(borrowed) : NOTHING;
     // "red or green pepper", "soy or almond milk": two words that name a food of their own
     if (
@@ -264,6 +266,10 @@ export function readLine(line: SourceLine, settings: ReadSettings, servings: num
     for (const other of others)
       corners = together(corners, cornersOfLine(other.options ?? [], optional || assumed));
   }
+  if (words.none && missing !== 'food') {
+    corners = [zeros()];
+    items = items.map((i) => ({ ...i, read: { ...i.read, grams: exact(0), might: [] } }));
+  }
   if (corners && isTableSalt(words, items)) corners = atTheTable(corners);
   return {
     line,
@@ -282,7 +288,10 @@ export function readLine(line: SourceLine, settings: ReadSettings, servings: num
     byPlate: [...items, ...altItems].some((i) => i.byPlate),
     nothing,
     corners,
-    missing: missing ?? (altMissing ? (altItems.some((a) => !a.read.food) ? 'food' : 'amount') : null),
+    missing:
+      words.none && missing !== 'food'
+        ? null
+        : (missing ?? (altMissing ? (altItems.some((a) => !a.read.food) ? 'food' : 'amount') : null)),
   };
 }
 

@@ -136,6 +136,8 @@ export function stripMarkdown(line: string): string {
  */
 export function clean(line: string): string {
   let text = stripMarkdown(line);
+  if (text.includes('w/') || text.includes('W/'))
+    text = text.replace(/\bw\/o(?![a-z])/gi, 'without').replace(/\bw\/ ?(?=\S)/gi, 'with ');
   if (/[^\x20-\x7e]/.test(text)) {
     text = text
       .replace(/[\u00a0\u2000-\u200a\u202f\u205f\u3000\t]/g, ' ')

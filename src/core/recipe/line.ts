@@ -25,6 +25,8 @@ export interface LineWords {
   readonly plusMore: string | null;
   /** True where the amount is for everyone who eats: "a teaspoon each". */
   readonly perHead: boolean;
+  /** The cook says that she takes none of it: "(I use none)". */
+  readonly none: boolean;
   /** "for greasing", "to serve": what it is for, where said. */
   readonly purpose: string | null;
   readonly cleaned: string;
@@ -38,10 +40,22 @@ const PREP_WORDS = new RegExp(
 );
 const OPTIONAL =
   /\boptional(?:ly)?\b|\bif (?:you(?:'d)? )?(?:like|desired|liked|wanted|want|using|fancy|have (?:it|some|any))\b|\bif there(?: is|'s) (?:any|some)\b/;
+/** "if you're allowed it", "when we have them": outside brackets, to the end of the line. */
+const IF_TAIL =
+  /,?\s+\b(?:if|when|unless)\s+(?:you|i|we|they|he|she|the|your|it|there|any(?:one|body)|no ?one|people|kids|needed|necessary|possible|available|allowed|in season|feeling|not)\b[^()]*$/;
+/** "(I use none)", "(I only take half, the rest freezes)", "(we do 3)": what the cook really takes. */
+const OWN_WAY =
+  /\(\s*(?:i|we)(?:'ve|'d| have)?\s+(?:only |just |usually |now |always |often |mostly |normally )?(?:use|used|put|take|took|do|did|have|add|added)\s+(?:only |just |about )?([^()]*)\)/;
+/** "(or leave it out)", "(or none)". */
+const OR_NOT =
+  /\(?\b(?:or|can be|may be|could be|better)\s+(?:just )?(?:leave (?:it|them|this) out|left out|skip(?:ped)?(?: it| them)?|omit(?:ted)?(?: it)?|none(?: at all)?|nothing|without(?: it)?|not)\b\s*\)?/;
+/** "stock to cover, maybe a litre": what for, and no part of the name. */
+const TO_COVER =
+  /\s+to (?:just |barely )?cover\b(?: (?:everything|it|them|the [a-z]+|by [a-z0-9 ]+?(?=,|$)))?/;
 const IF_ANY = /,?\s*\bif (?:there(?: is|'s) (?:any|some)|you (?:have (?:it|some|any)|want|fancy(?: it)?))\b/;
 /** "the size of a walnut", "for the pita": no part of the food's name. */
 const SIZE_OF =
-  /,?\s*\b(?:about |roughly )?the size of (?:an? |your )?[a-z]+\b|\b(?!(?:small|medium|large|thumb|bite|family)\b)[a-z]+-siz(?:ed|e)\b/;
+  /,?\s*\b(?:about |roughly )?the size of (?:an? |your )?[a-z]+\b|\b(?!(?:small|medium|large|thumb|bite|family|of|same)\b)[a-z]+[- ]siz(?:ed|e)\b/;
 /** "a little avocado", "a bit of tofu": an amount not said; "a little splash of it" is one. */
 const A_LITTLE =
   /^\s*(?:just )?an? (?:(?:wee|tiny|little) )?(?:little|bit|touch|tad)(?: (?:bit|more|extra))?(?: of)?(?: the)? +(?=[a-z])/;
@@ -66,7 +80,7 @@ const OWN_LIQUID =
   /\s+(?:and|with|plus|in|including)\s+(?:all )?(?:(?:its|their|the)\s+(?:own )?|(?<=in )(?:natural |own )?)(?:liquid|juices?|brine|water|liquor|syrup)\b/;
 /** "each", "a head": so much for everyone who eats. */
 const PER_HEAD =
-  /[\s,(]+(?:each|apiece|a (?:head|plate|bowl|person|diner)|(?:per|for each|for every) (?:person|head|plate|serving|portion|bowl|diner|eater))\)?\s*$/;
+  /[\s,(]+(?:each|apiece|pp|a (?:head|plate|bowl|person|diner)|(?:per|for each|for every) (?:person|head|plate|serving|portion|bowl|diner|eater))\)?\s*$/;
 /** "x 3", "twice": the amount so many times. */
 const TIMES = /\s+(?:(?:x|times)\s*(\d{1,2})|(twice)|(three times))\s*$/;
 /** "+ 1 tsp", "plus another ¼ tsp", "then 2 more": more of the same food. */
@@ -151,15 +165,47 @@ function furtherMeasure(words: string): Measure | null {
 function behindComma(prep: string): { measures: Measure[]; before: string; source: string } | null {
   for (const piece of prep.split(',')) {
     const words = piece.trim();
-    if (!/^(?:(?:just |only )?(?:about |a |an |half|one|two|three|four|five|six|\d|½|¼|¾|⅓|⅔))/.test(words))
-      continue;
-    const amount = words.replace(/^(?:just|only)\s+/, '');
-    const r = new Reader(amount, amount);
+    const amount = words.replace(/^(?:(?:just|only|say|maybe|perhaps|probably|roughly|around|some)\s+)+/, '');
+    if (!/^(?:about |a |an |half|one|two|three|four|five|six|\d|½|¼|¾|⅓|⅔)/.test(amount)) continue;
+    const guessed = amount !== words && !/^(?:about|just|only)\b/.test(words) ? `about ${amount}` : amount;
+    const r = new Reader(guessed, guessed);
     const found = readMeasures(r);
     if (found.measures.some((m) => m.unit !== null) && !r.text.slice(r.at).trim())
       return { measures: [...found.measures], before: '', source: prep };
   }
   return null;
+}
+
+const SHARES: Readonly<Record<string, number>> = {
+  half: 0.5,
+  'a half': 0.5,
+  'half of it': 0.5,
+  'half that': 0.5,
+  'a third': 1 / 3,
+  'a quarter': 0.25,
+  'two thirds': 2 / 3,
+  'three quarters': 0.75,
+  none: 0,
+  nothing: 0,
+  'none of it': 0,
+  'no such thing': 0,
+};
+
+/** What "(I use …)" says: a share of the line, another amount, or another food. */
+function ownWay(
+  way: string,
+): { share?: Three; measures?: readonly Measure[]; food?: string; words: string } | null {
+  const first = (/^[^,;]*?(?=\s+(?:and|&|because|as|since|then)\b|[,;]|$)/.exec(way)?.[0] ?? way).trim();
+  const said = first.replace(/^(?:the )?/, '');
+  const share =
+    SHARES[said] ?? SHARES[said.replace(/ (?:of it|that|of that|the (?:can|tin|jar|amount))$/, '')];
+  if (share !== undefined) return { share: [share, share, share], words: first };
+  const r = new Reader(said, said);
+  const found = readMeasures(r);
+  const rest = r.text.slice(r.at).trim();
+  if (found.measures.some((m) => m.stated || m.unit !== null) && !rest)
+    return { measures: found.measures, words: first };
+  return /^[a-z]/.test(said) ? { food: said, words: first } : null;
 }
 
 /** Reads one ingredient line into amounts and words. Never fails: what is no amount stays words. */
@@ -176,10 +222,24 @@ export function readLineWords(line: string): LineWords {
     (_, n: string, how: string | undefined, unit: string, part: string) =>
       `${/^an?$/i.test(n) ? 'one' : n} and a ${part} ${how ?? ''}${unit}`,
   );
+  // "3-ish tablespoons", "whatever's left of the rice", "small pack mint"
+  written = written
+    .replace(/^(\s*\d[\d./]*)[- ]?ish\b/i, 'about $1')
+    .replace(
+      /^\s*(?:whatever(?:'s| is)? left (?:of|over of)|what(?:'s| is) left of|the (?:rest|remains) of) (?:the )?/i,
+      'leftover ',
+    )
+    .replace(/^\s*enough (?=[a-z])/i, '')
+    .replace(
+      /^(?=(?:small|large|big|medium|little|good|generous) (?:pack|packet|bunch|bag|tin|can|jar|tub|pot|handful|head|piece|knob|bulb)s?\b)/i,
+      '1 ',
+    );
   let text = written.toLowerCase();
   const cleaned = written;
   const orSo = /\bor so\b|\b(?:ish|or thereabouts|give or take)\b/.test(text);
   const optional = OPTIONAL.test(text);
+  const way = OWN_WAY.exec(text)?.[1]?.trim();
+  const orNot = OR_NOT.test(text);
   const toTaste = TO_TASTE.test(text);
   const more = PLUS_MORE.exec(text);
   const plusMore = more ? more[0].replace(/^[\s,(;+&]+/, '').trim() : null;
@@ -194,7 +254,12 @@ export function readLineWords(line: string): LineWords {
   if (more) strip(PLUS_MORE);
   strip(/\(\s*optional\s*\)|^optional\b|,?\s*\boptional\b/);
   strip(TO_TASTE);
+  strip(TO_COVER);
   strip(IF_ANY);
+  const perhaps = IF_TAIL.test(text);
+  strip(IF_TAIL);
+  if (orNot) strip(OR_NOT);
+  if (way !== undefined) strip(OWN_WAY);
   strip(SIZE_OF);
   strip(WAS);
   const little = A_LITTLE.exec(text);
@@ -204,6 +269,7 @@ export function readLineWords(line: string): LineWords {
   // "3 artichoke hearts from a can": the can is where they come from, not how many
   const container = FROM_CONTAINER.exec(text)?.[1];
   if (container) strip(FROM_CONTAINER);
+  const own = way === undefined ? null : ownWay(way);
   const startsWithNumber = /^\s*(?:\d|an?\b|half\b|one\b|two\b|three\b|four\b|pinch|scant|heap)/.test(text);
   const perHead = PER_HEAD.test(text) && !/\d\s*(?:g|kg|ml|oz|lb)\s+(?:each|apiece)\)?\s*$/.test(text);
   if (perHead) strip(PER_HEAD);
@@ -273,12 +339,19 @@ export function readLineWords(line: string): LineWords {
   }
   // trailing amounts: "flour 200 g", "tahini - 2 tbsp", "carrots x 2"
   let measures = measured.measures;
-  const [own] = measures;
-  if (added && own)
+  const [said] = measures;
+  if (added && said)
     measures = [
       ...measures,
-      added.unit === null && added.each === null ? { ...added, unit: own.unit, size: own.size } : added,
+      added.unit === null && added.each === null ? { ...added, unit: said.unit, size: said.size } : added,
     ];
+  if (own?.measures) measures = own.measures;
+  if (own?.share && own.share[2] > 0)
+    measures = measures.map((m) => ({
+      ...m,
+      quantity: mul(m.quantity, own.share as Three),
+      readings: [...m.readings, `you say that you take ${own.words} of it`],
+    }));
   if (times > 1)
     measures = measures.map((m) => ({
       ...m,
@@ -300,7 +373,8 @@ export function readLineWords(line: string): LineWords {
     }));
   const noteText = notes.filter(Boolean).join(', ');
   const orSplit = splitAlternatives(bare);
-  const alternatives = [...orSplit.alternatives, ...noteAlternatives(noteText)].map((other) => {
+  const instead = own?.food ? [own.food] : [];
+  const alternatives = [...instead, ...orSplit.alternatives, ...noteAlternatives(noteText)].map((other) => {
     // "or a splash of water for sautéing": what it is for is no part of its name
     const alt = other.replace(/\s+(?:for|to) (?:the )?[a-zé]+$/, '');
     const r = new Reader(alt, alt);
@@ -339,7 +413,8 @@ export function readLineWords(line: string): LineWords {
     together: orSplit.together,
     alternatives,
     preparation,
-    optional,
+    optional: optional || orNot || perhaps,
+    none: own?.share?.[2] === 0,
     toTaste,
     plusMore,
     perHead,

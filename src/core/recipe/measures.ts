@@ -286,7 +286,11 @@ export function bracketEquivalent(
   if (/\bfor\b|\bdivided\b|\breserved?\b/.test(rest)) return null;
   // "2 flax eggs (2 tbsp ground flaxseed + water)" says what it is made of, not how much it is
   if (/[a-z]/.test(rest) && !SAME_AGAIN.test(rest)) return null;
-  return { measure, length: close + 1 };
+  const edible =
+    /^\s*(?:when |after |once )?(?:peel|pitt|ston|shell|podd|trimm|prepar|clean|cor|hull)(?:ed|ing)\b/.test(
+      rest,
+    );
+  return { measure: edible ? { ...measure, edible } : measure, length: close + 1 };
 }
 
 /** An amount behind the food: "flour 200 g", "tahini - 2 tbsp", "carrots x 2". */

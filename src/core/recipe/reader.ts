@@ -17,6 +17,8 @@ export interface Measure {
   readonly readings: readonly string[];
   /** False where only an article stands: "a", "an". */
   readonly stated: boolean;
+  /** Weighed without peel, stone or stalk: "(330 g peeled)". */
+  readonly edible?: true;
 }
 
 /** Measures that add up, and one that says the same amount again. */

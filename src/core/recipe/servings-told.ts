@@ -10,6 +10,7 @@ const PLATES =
 const LEADS: readonly RegExp[] = [
   /\b(?:call it|we call it|let'?s say|i'?d say|i say it'?s|reckon on)\s+/g,
   /\b(?:feeds|fed|serves|served|does|did|enough for|(?:so |and )?it'?s (?:all )?for|that'?s for|made for|cook(?:ed)? (?:this )?for)\s+(?:about |around |the |us |all )?/g,
+  /\bcuts?(?: it| them)? (?:into|up into|in|about|roughly)?\s*(?:about |roughly |around )?(?=[\w ]{1,14}(?:ways|slices|pieces|squares|wedges|bars|portions|or\b|to\b|$|[.,;)]))/g,
   /(?:^|[\s,;(])(?=(?:\d|one |two |three |four |five |six |seven |eight |nine |ten |twelve )[^.;]{0,14}of us\b)/g,
 ];
 const LIKE_FOOD =
@@ -66,12 +67,21 @@ export function servingsInTitle(title: string): ServingsWords | null {
     /(?:[,:(]|\s[-–—])\s*(?:(?:enough )?for (?:the |us )?)?((?:\d{1,2}|one|two|three|four|five|six|seven|eight|ten|twelve)\b[^,:()]{0,30})\)?$/.exec(
       text,
     );
-  return m?.[1] ? servingsRow(m[1]) : null;
+  if (m?.[1]) return servingsRow(m[1]);
+  // "(6 portions, freezes)", "… cuts about 8 ways"
+  const inside = /\(([^()]{2,60})\)\s*$/.exec(text)?.[1];
+  const pieces = inside?.split(',').map((piece) => servingsRow(piece.trim())) ?? [];
+  return pieces.find((p) => p !== null) ?? told(text.split(/\s[-–—]\s/).at(-1) ?? text);
 }
 
 /** How many a sentence says the dish is for: "there's three of us …, so call it four". */
 export function told(sentence: string): ServingsWords | null {
   const text = clean(sentence).toLowerCase();
+  const plates = numberAt(text, 0);
+  // "6 bowls." stands alone
+  const alone = plates ? PLATES.exec(text.slice(plates.end)) : null;
+  if (plates && alone && /^[\s.!)]*$/.test(text.slice(plates.end + alone[0].length)))
+    return said(plates.low, plates.high, text);
   for (const lead of LEADS)
     for (const m of text.matchAll(lead)) {
       const n = numberAt(text, m.index + m[0].length);
@@ -80,11 +90,19 @@ export function told(sentence: string): ServingsWords | null {
       if (LIKE_FOOD.test(behind)) continue;
       // "for two" ends there or goes on with people; "for two onions" does not
       if (
-        !/^\s*(?:$|[,.;)!–-]|of us\b|people\b|persons?\b|eaters?\b|and\b|because\b|with\b|at\b|the\b)/.test(
+        !/^\s*(?:$|[,.;)!–-]|or \w+\b|ways\b|slices\b|pieces\b|squares\b|wedges\b|bars\b|portions\b|of us\b|people\b|persons?\b|eaters?\b|and\b|because\b|with\b|at\b|the\b)/.test(
           behind,
         )
       )
         continue;
+      const other = /^\s*(?:or|to)\s+/.exec(behind);
+      const second = other ? numberAt(behind, other[0].length) : null;
+      if (second)
+        return said(
+          Math.min(n.low, second.low),
+          Math.max(n.high, second.high),
+          text.slice(m.index, n.end) + behind.slice(0, second.end),
+        );
       const who = /^\s*(?:of us|people|persons?|eaters?)\b/.exec(behind)?.[0] ?? '';
       return said(n.low, n.high, text.slice(m.index, n.end) + who);
     }

@@ -1,4 +1,5 @@
 import type { ClauseSpan, Sentence } from './clauses';
+import { isRemark, othersWay } from './others';
 import {
   AUXILIARIES,
   COMPARISONS,
@@ -8,7 +9,6 @@ import {
   NEGATORS,
   OPTIONAL,
   PREPOSITIONS,
-  REMARKS,
   SUBJECTS,
   verbOf,
 } from './lexicon';
@@ -100,7 +100,6 @@ const AFTER_NOUN = new Set([
   'like',
 ]);
 const WISHES = new Set(['would', "you'd", "i'd", "we'd", 'you', 'i', 'we', 'they', 'if']);
-const PRESENT_SUBJECTS = new Set(['i', 'we', 'this', 'here', 'you']);
 
 /** A negator that turns the whole clause: "do not add", "cannot be made", "never cook". */
 export function verbNegated({ tokens }: Sentence, c: ClauseSpan): boolean {
@@ -116,32 +115,6 @@ export function verbNegated({ tokens }: Sentence, c: ClauseSpan): boolean {
     if (w === 'not' && c.verbAt < 0 && (next === 'without' || tokens[i + 1] === undefined)) return true;
     if (w === 'not' && c.verbAt < 0 && !AUXILIARIES.has(word(tokens, i - 1))) continue;
     return true;
-  }
-  return false;
-}
-
-/** True where the clause speaks of another version, other people or another time. */
-export function isRemark(s: Sentence, c: ClauseSpan): boolean {
-  if (s.label.length > 0 && REMARKS.has(s.label, 0, s.label.length) >= 0) return true;
-  const at = s.clauses.indexOf(c);
-  // "my neighbour throws in a stock cube, I don't bother"
-  const next = s.clauses[at + 1];
-  const saysAt = next
-    ? next.from + (['but', 'and', 'though'].includes(word(s.tokens, next.from)) ? 1 : 0)
-    : -1;
-  if (
-    next &&
-    PRESENT_SUBJECTS.has(word(s.tokens, saysAt)) &&
-    !PRESENT_SUBJECTS.has(word(s.tokens, c.from)) &&
-    NEGATORS.has(word(s.tokens, saysAt + 1)) &&
-    (next.to - saysAt <= 2 || ['bother', 'do'].includes(word(s.tokens, saysAt + 2)))
-  )
-    return true;
-  for (let k = at; k >= 0; k -= 1) {
-    const own = s.clauses[k] as ClauseSpan;
-    if (REMARKS.has(s.tokens, own.from, own.to) >= 0) return true;
-    // a subject of its own says what is done here
-    if (PRESENT_SUBJECTS.has(word(s.tokens, own.from)) || own.verb?.form === 'base') return false;
   }
   return false;
 }
@@ -214,6 +187,8 @@ function saidBehind(s: Sentence, c: ClauseSpan, end: number): Polarity | null {
   const { tokens } = s;
   const next = tokens[end];
   if (next && end < c.to) {
+    // "the fat ones": how they look
+    if (next.word === 'ones' || next.word === 'one') return 'remark';
     if (next.word === 'free' && !['range', 'from', 'of', 'flow'].includes(word(tokens, end + 1)))
       return 'not';
     if (
@@ -356,6 +331,8 @@ export function polarityOf(s: Sentence, c: ClauseSpan, from: number, to: number)
   )
     return 'alternative';
   if (isRemark(s, c)) return 'remark';
+  const theirs = othersWay(s, c, from);
+  if (theirs === 'remark') return theirs;
   const behind = saidBehind(s, c, to);
   if (behind) return behind;
   const swap = swapped(s, c, from);
@@ -373,6 +350,5 @@ export function polarityOf(s: Sentence, c: ClauseSpan, from: number, to: number)
       if (c.verbAt < 0 || from > c.verbAt) return 'not';
     }
   }
-  if (isOptional(s, c)) return 'optional';
-  return 'do';
+  return theirs ?? (isOptional(s, c) ? 'optional' : 'do');
 }

@@ -41,6 +41,7 @@ export const StepWordsFile = z
     ordinary: z.array(z.string()),
     remarks: z.array(z.string()),
     optional: z.array(z.string()),
+    people: z.array(z.string()),
     comparisons: z.array(z.string()),
     instead: z.array(z.string()),
     aliases: z.record(z.string(), z.string()),

@@ -14,9 +14,11 @@ export interface Token {
   readonly glued: boolean;
 }
 
+/** "w/ rice", "w/o oil". */
+const SHORT: Readonly<Record<string, string>> = { 'w/': 'with', 'w/o': 'without' };
 const ACCENTS = /[\u0300-\u036f]/g;
 const WORDS =
-  /(\d[\d.,/⁄]*(?:\s?[½⅓⅔¼¾⅛⅜⅝⅞⅕⅖⅗⅘⅙⅚])?|[½⅓⅔¼¾⅛⅜⅝⅞⅕⅖⅗⅘⅙⅚])|(\p{L}[\p{L}'’]*)|([.,;:!?()[\]—–/+&\n]|-(?=\s)|…)/gu;
+  /(\d[\d.,/⁄]*(?:\s?[½⅓⅔¼¾⅛⅜⅝⅞⅕⅖⅗⅘⅙⅚])?|[½⅓⅔¼¾⅛⅜⅝⅞⅕⅖⅗⅘⅙⅚])|([wW]\/o?(?![a-zA-Z/])|\p{L}[\p{L}'’]*)|([.,;:!?()[\]—–/+&\n]|-(?=\s)|…)/gu;
 
 /** Words, numbers and marks of a text, in order. */
 export const tokensOf = remember((text: string): readonly Token[] => {
@@ -37,7 +39,11 @@ export const tokensOf = remember((text: string): readonly Token[] => {
       });
       for (let i = trimmed.length; i < number.length; i += 1) out.push(mark(number[i] as string, start + i));
     } else if (word !== undefined) {
-      const plain = word.toLowerCase().normalize('NFD').replace(ACCENTS, '').replace(/’/g, "'");
+      const plain = (SHORT[word.toLowerCase()] ?? word)
+        .toLowerCase()
+        .normalize('NFD')
+        .replace(ACCENTS, '')
+        .replace(/’/g, "'");
       const lower = plain.replace(/'s$|'$/, '');
       const glued = text[start - 1] === '-' && out.at(-1)?.end === start - 1;
       out.push({

@@ -14,7 +14,8 @@ import type { ReadRecipe, ReadSettings } from '@/core/read/types';
 import { parseRecipe } from '@/core/recipe/parse';
 import type { ClauseSpan, Sentence } from '@/core/step/clauses';
 import { factsOf } from '@/core/step/facts';
-import { isOptional, isRemark, verbNegated, type Polarity } from '@/core/step/polarity';
+import { isRemark } from '@/core/step/others';
+import { isOptional, verbNegated, type Polarity } from '@/core/step/polarity';
 import type { StepClause, StepFood, Steps } from './schema';
 
 /** Deeds over heat whose medium is what the words say. */

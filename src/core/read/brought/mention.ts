@@ -37,7 +37,9 @@ function amountStart(s: Sentence, c: ClauseSpan, from: number): number {
       // "a tablespoon and a half of", "1 and 1/2"
       const next = s.tokens[k]?.word;
       const half = next === 'a' && ['half', 'quarter', 'third'].includes(s.tokens[k + 1]?.word ?? '');
-      if (half || s.tokens[k]?.kind === 'number') {
+      const before = s.tokens[k - 2];
+      const counted = before?.kind === 'number' || before?.word === 'a' || before?.word === 'one';
+      if (half || (s.tokens[k]?.kind === 'number' && counted)) {
         k -= 1;
         continue;
       }
@@ -63,6 +65,49 @@ function amountStart(s: Sentence, c: ClauseSpan, from: number): number {
   )
     k += 1;
   return k;
+}
+
+const APPROACH = new Set([',', '-', '–', '—', '(', ':', 'about', 'roughly', 'around', 'say', 'approx']);
+const STATES = new Set([
+  'cooked',
+  'dry',
+  'dried',
+  'raw',
+  'uncooked',
+  'drained',
+  'frozen',
+  'canned',
+  'tinned',
+  'each',
+  'pp',
+  'apiece',
+]);
+
+/** An amount told behind its food: "brown rice, about 2 cups cooked", "rice 60 g dry each"; null where none is. */
+function amountBehind(s: Sentence, to: number): { from: number; to: number; states: string[] } | null {
+  let k = to;
+  while (k < s.to && APPROACH.has(s.tokens[k]?.word ?? '')) k += 1;
+  const from = k;
+  const first = s.tokens[k];
+  if (first?.kind !== 'number' && !['half', 'a', 'one', 'two', 'three', 'four'].includes(first?.word ?? ''))
+    return null;
+  let measured = -1;
+  while (k < s.to && measured < 0 && k < from + 5) {
+    const t = s.tokens[k] as Token;
+    if (t.kind === 'mark' && !['/', '–', '-', '.'].includes(t.word)) return null;
+    if (isMeasure(t.word)) measured = k + 1;
+    k += 1;
+  }
+  if (measured < 0) return null;
+  const states: string[] = [];
+  for (k = measured; k < s.to && s.tokens[k]?.kind === 'word'; k += 1) {
+    const word = s.tokens[k]?.word ?? '';
+    // "rice, 2 cups of stock": the amount is the next food's
+    if (word === 'of' || s.named[k - s.from]) return null;
+    if (CONJUNCTIONS.has(word) || PREPOSITIONS.has(word)) break;
+    if (STATES.has(word)) states.push(word);
+  }
+  return { from, to: measured, states };
 }
 
 export interface Mention {
@@ -161,7 +206,19 @@ export function mentionOf(
       );
       if (again.missing !== 'food') read = again;
     }
-    if (read.foods[0]?.food && read.foods[0].food.id !== food.id && ALIASES.at(s.tokens, from)) read = null;
+    const behind = start === from ? amountBehind(s, to) : null;
+    if (behind && !read.words?.foods.some((f) => f.measures.length > 0)) {
+      const heads = behind.states.filter((w) => ['each', 'pp', 'apiece'].includes(w));
+      const state = behind.states.filter((w) => !heads.includes(w)).join(' ');
+      const again = line(
+        `${textOf(source, s, behind.from, behind.to)} ${state} ${phrase}${heads.length > 0 ? ' each' : ''}${serves}`,
+      );
+      if (again.missing === null) read = again;
+    }
+    // "rice, 60 g dry": what is said of it is more than what the plain word means in a sentence
+    const said = behind !== null && behind.states.length > 0;
+    if (!said && read.foods[0]?.food && read.foods[0].food.id !== food.id && ALIASES.at(s.tokens, from))
+      read = null;
   }
   const measured =
     read?.words?.foods.some((f) => f.measures.some((m) => m.stated || m.unit !== null)) ?? false;

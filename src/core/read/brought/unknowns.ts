@@ -12,7 +12,8 @@ import {
   TOOLS,
   verbOf,
 } from '@/core/step/lexicon';
-import { isRemark, polarityOf, verbNegated } from '@/core/step/polarity';
+import { isRemark } from '@/core/step/others';
+import { polarityOf, verbNegated } from '@/core/step/polarity';
 import { type Token } from '@/core/step/tokens';
 import { isMeasure } from './mention';
 import { type Scan, type Source, lineOf, textOf } from './scan';

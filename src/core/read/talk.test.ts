@@ -1,0 +1,118 @@
+import { US_MEASURES } from '@/core/measure/units';
+import { parseRecipe } from '@/core/recipe/parse';
+import { readRecipe } from './read';
+
+const settings = { measures: US_MEASURES, corrections: {} };
+const readOf = (step: string, list = '1 kg potatoes\n1 tsp cumin', head = 'Test dish\nServes 4') =>
+  readRecipe(
+    parseRecipe(`${head}\n\nIngredients\n${list}\n\nMethod\nBoil the potatoes in water. ${step}`),
+    settings,
+  );
+const brought = (step: string) => readOf(step).lines.filter((l) => l.origin === 'method');
+
+const FOODS = ['200 g vegan cheese', 'half a cup of olive oil', 'a teaspoon of salt', '3 tbsp brown sugar'];
+const PEOPLE = ['My sister', 'My old neighbour', 'Grandma', 'The kids', 'Some people', 'Our lodger'];
+
+describe('what other cooks do', () => {
+  test('told of the past it is not done here', () => {
+    const alarms = PEOPLE.flatMap((who) =>
+      FOODS.flatMap((food) =>
+        [`${who} had ${food} in it.`, `${who} used ${food}.`].filter((s) => brought(s).length > 0),
+      ),
+    );
+    expect(alarms).toEqual([]);
+  });
+  test('told of now it may be done here too: with and without it both count', () => {
+    const certain = PEOPLE.flatMap((who) =>
+      FOODS.flatMap((food) => {
+        const step = `${who} puts ${food} on top.`;
+        const lines = brought(step);
+        return lines.every((l) => l.optional) ? [] : [step];
+      }),
+    );
+    expect(certain).toEqual([]);
+  });
+  test.each(["we don't", 'but we never do', "I don't", 'not us'])('“…; %s” takes it back', (denial) => {
+    for (const food of FOODS) expect(brought(`My aunt puts ${food} on top; ${denial}.`)).toEqual([]);
+  });
+  test('what the cook does herself is certain', () => {
+    for (const food of FOODS) {
+      const lines = brought(`Then I put ${food} on top.`);
+      expect([food, lines.length, lines.some((l) => l.optional)]).toEqual([food, 1, false]);
+    }
+  });
+});
+
+describe('an amount told behind its food', () => {
+  test.each<[string, string, number]>([
+    ['Serve over brown rice, about 2 cups cooked between us.', 'rice-brown-cooked', 390],
+    ['Serve w/ rice 60g dry each.', 'rice-white', 240],
+    ['Serve with brown rice (200 g cooked).', 'rice-brown-cooked', 200],
+    ['Serve over noodles, 100 g.', 'udon', 100],
+  ])('%s', (step, id, grams) => {
+    const line = brought(step).find((l) => l.foods[0]?.food?.id === id);
+    expect(line?.foods[0]?.grams?.best).toBeCloseTo(grams, -1);
+  });
+  test('the amount of the next food is not its own', () => {
+    const lines = brought('Stir in the oil, 2 cups of passata and serve.');
+    expect(lines.find((l) => l.foods[0]?.food?.kind === 'oil')?.foods[0]?.grams?.high ?? 0).toBeLessThan(100);
+  });
+  test('“carrot sticks and 2 pittas”: two of them', () => {
+    const line = brought('Serve with carrot sticks and 2 wholemeal pittas.').at(-1);
+    expect(line?.foods[0]?.grams?.high).toBeLessThan(200);
+  });
+});
+
+describe('a general word spans its family', () => {
+  const first = (text: string) => readOf('', text).lines[0];
+  const ids = (text: string) => {
+    const food = first(text)?.foods[0];
+    return [food?.food?.id, ...(food?.might ?? []).map((f) => f.id)];
+  };
+  test.each<[string, string[]]>([
+    ['1 cup plant milk', ['soy-milk', 'oat-milk', 'almond-milk', 'coconut-milk-drink']],
+    ['1 cup non-dairy milk', ['soy-milk', 'oat-milk', 'almond-milk']],
+    ['1 cup yogurt', ['yoghurt', 'soy-yoghurt', 'coconut-yoghurt']],
+    ['1 litre stock', ['stock-salted', 'stock-nsa', 'stock-low', 'stock-oil']],
+    ['1 can refried beans', ['refried-beans', 'refried-beans-fat']],
+    ['1 cup nuts', ['mixed-nuts', 'peanut', 'walnut']],
+    ['2 cups cooked grains', ['rice-brown-cooked', 'rice-white-cooked', 'quinoa-cooked']],
+    ['4 slices bread', ['bread-white', 'bread-whole', 'rye-bread']],
+  ])('%s', (text, members) => expect(ids(text)).toEqual(expect.arrayContaining(members)));
+  test('what is said of it rules members out', () => {
+    expect(ids('1 litre stock, no salt added')).not.toContain('stock-salted');
+    expect(ids('1 cup unsweetened plant milk')).not.toContain('soy-milk-sweet');
+  });
+  test('its figures and allergens are those of all', () => {
+    const nuts = first('1 cup nuts');
+    const allergens = new Set(
+      nuts?.foods.flatMap((f) => [f.food, ...f.might]).flatMap((f) => f?.allergens ?? []),
+    );
+    expect([...allergens]).toEqual(expect.arrayContaining(['nuts', 'peanuts']));
+  });
+});
+
+describe('how many it feeds, as cooks say it', () => {
+  const servings = (text: string) => readRecipe(parseRecipe(text), settings).servings;
+  const body = '\n\n1 kg potatoes\n2 onions\n\nBoil both.';
+  test.each<[string, number, number]>([
+    [`Potatoes (6 portions, freezes)${body}`, 6, 6],
+    [`Potato loaf${body} Cuts into 10 or 12.`, 10, 12],
+    [`Potato dip - cuts about 8 ways as a starter${body}`, 8, 8],
+    [`Potato soup${body} 6 bowls.`, 6, 6],
+  ])('%s', (text, low, high) => {
+    expect([servings(text).range.low, servings(text).range.high]).toEqual([low, high]);
+  });
+});
+
+describe('what the cook says that she takes herself', () => {
+  const line = (text: string) => readOf('', text).lines[0];
+  test('none of it is nothing, and no slip of the pen', () => {
+    const l = line('a knob of butter (I use none)');
+    expect([l?.missing, l?.foods[0]?.grams?.high, l?.nothing]).toEqual([null, 0, false]);
+  });
+  test('“or leave it out”: with and without', () =>
+    expect(line('½ tsp salt (or leave it out)')?.optional).toBe(true));
+  test('another food may go in instead', () =>
+    expect(line('2 tbsp oil (I use water)')?.alternatives[0]?.food?.kind).toBe('water'));
+});

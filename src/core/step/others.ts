@@ -1,0 +1,118 @@
+import type { ClauseSpan, Sentence } from './clauses';
+import { AUXILIARIES, NEGATORS, REMARKS, STEP_WORDS, verbOf } from './lexicon';
+import type { Token } from './tokens';
+
+const word = (tokens: readonly Token[], i: number): string => tokens[i]?.word ?? '';
+const PRESENT_SUBJECTS = new Set(['i', 'we', 'this', 'here', 'you']);
+const PEOPLE: ReadonlySet<string> = new Set(STEP_WORDS.people);
+const OWNERS = new Set(['my', 'his', 'her', 'our', 'your', 'their', 'the', 'a', 'an', 'one', 'some']);
+/** Verbs of telling in the past: "had 125 g butter", "was fried in oil". */
+const PAST = new Set(['had', 'was', 'were', 'used', 'did', 'would', 'went', 'got']);
+/** Verbs that a person, or a book, does something with: "puts", "swears by", "calls for". */
+const DOES = new Set([
+  'has',
+  'have',
+  'puts',
+  'put',
+  'calls',
+  'says',
+  'likes',
+  'like',
+  'swears',
+  'wants',
+  'likes',
+  'loves',
+  'does',
+  'always',
+  'usually',
+  'sometimes',
+  'often',
+  'insists',
+  'throws',
+  'prefers',
+  'eats',
+  'gets',
+  'goes',
+  'takes',
+  'asks',
+  'tells',
+  'lists',
+  'gives',
+]);
+
+/** The word behind a clause's subject where that is another cook, a guest or a book; -1 where it is not. */
+function othersAt({ tokens }: Sentence, c: ClauseSpan): number {
+  let k = c.from;
+  while (
+    ['and', 'but', 'though', 'although', 'when', 'where', 'while', 'since', 'because'].includes(
+      word(tokens, k),
+    )
+  )
+    k += 1;
+  const owned = OWNERS.has(word(tokens, k));
+  if (owned) k += 1;
+  // "my dear old gran"
+  for (let n = 0; n < 3 && k + n < c.to; n += 1) {
+    const w = word(tokens, k + n);
+    const plain = w.replace(/['’]s$|['’]$/, '');
+    if (PEOPLE.has(plain) && (owned || n === 0)) return k + n + 1;
+    if (!owned || verbOf(w) || tokens[k + n]?.kind !== 'word') return -1;
+  }
+  return -1;
+}
+
+/** "…; we don't", "… but I never bother": what was told is not done here. */
+function isDenied({ tokens }: Sentence, c: ClauseSpan): boolean {
+  let k = c.to;
+  while (tokens[k]?.kind === 'mark' || ['but', 'and', 'though', 'although'].includes(word(tokens, k))) k += 1;
+  return (
+    k > c.to &&
+    (PRESENT_SUBJECTS.has(word(tokens, k)) ? NEGATORS.has(word(tokens, k + 1)) : word(tokens, k) === 'not')
+  );
+}
+
+/**
+ * What another cook's, a guest's or a book's way means for what it names: told in the past it is a remark; told of now
+ * somebody may do it here too, so it is optional.
+ *
+ * @param from first token of the food's name
+ */
+export function othersWay(s: Sentence, c: ClauseSpan, from: number): 'remark' | 'optional' | null {
+  const at = othersAt(s, c);
+  if (at < 0 || from < at) return null;
+  if (isDenied(s, c)) return 'remark';
+  for (let k = at; k < Math.min(at + 3, from); k += 1) {
+    const w = word(s.tokens, k);
+    if (PAST.has(w)) return 'remark';
+    const verb = verbOf(w);
+    if (verb?.form === 'ed') return 'remark';
+    if (DOES.has(w) || verb?.form === 's' || AUXILIARIES.has(w)) return 'optional';
+  }
+  return null;
+}
+
+/** True where the clause speaks of another version, other people or another time. */
+export function isRemark(s: Sentence, c: ClauseSpan): boolean {
+  if (s.label.length > 0 && REMARKS.has(s.label, 0, s.label.length) >= 0) return true;
+  const at = s.clauses.indexOf(c);
+  // "my neighbour throws in a stock cube, I don't bother"
+  const next = s.clauses[at + 1];
+  const saysAt = next
+    ? next.from + (['but', 'and', 'though'].includes(word(s.tokens, next.from)) ? 1 : 0)
+    : -1;
+  if (
+    next &&
+    PRESENT_SUBJECTS.has(word(s.tokens, saysAt)) &&
+    !PRESENT_SUBJECTS.has(word(s.tokens, c.from)) &&
+    NEGATORS.has(word(s.tokens, saysAt + 1)) &&
+    (next.to - saysAt <= 2 || ['bother', 'do'].includes(word(s.tokens, saysAt + 2)))
+  )
+    return true;
+  for (let k = at; k >= 0; k -= 1) {
+    const own = s.clauses[k] as ClauseSpan;
+    if (REMARKS.has(s.tokens, own.from, own.to) >= 0) return true;
+    // a subject of its own says what is done here
+    if (PRESENT_SUBJECTS.has(word(s.tokens, own.from)) || own.verb?.form === 'base') return false;
+  }
+  return false;
+}
