@@ -1,8 +1,10 @@
 import { remember } from '@/core/memo';
 import { clean } from './clean';
+import { findFood, SURE } from '@/core/food/find';
 import { headingOf, isBareSection, META, sectionName, type Heading } from './heading';
 import { splitInline } from './inline';
 import { ingredientScore, startsWithAmount, startsAsStep, startsWithMeasure } from './score';
+import { SAYS_KIND, type RowKind, type UnsureRow } from './row-kind';
 import { servingsInTitle, servingsRow, told } from './servings-told';
 import { readServings as readServingsNow, type ServingsReading, type ServingsWords } from './servings';
 import {
@@ -27,6 +29,9 @@ const SENTENCE_OF_SERVINGS =
 const JARRED = /\bjars?\b|overnight|\bpots?\b|parfait|pudding|\bchia\b/i;
 const readServings = remember(readServingsNow);
 
+const isNamed = (text: string, sure: number): boolean =>
+  (findFood(clean(text).toLowerCase(), '', 1)[0]?.confidence ?? 0) >= sure;
+
 type State = 'before' | 'ingredients' | 'method' | 'notes';
 
 /** Goes through the rows once and puts each where it belongs. */
@@ -35,6 +40,7 @@ class Parser {
   private readonly steps: Stretch[] = [];
   private readonly notes: Stretch[] = [];
   private readonly problems: string[] = [];
+  private readonly unsure: UnsureRow[] = [];
   private readonly raws: readonly Raw[];
   private title: string | null = null;
   private servings: ServingsWords | null = null;
@@ -57,7 +63,7 @@ class Parser {
     if (this.lines.length === 0 && this.steps.length === 0)
       for (const note of this.notes.splice(0))
         (note.text.split(' ').length > 6 ? this.steps : this.notes).push(note);
-    const { source, servings, lines, steps, notes } = this;
+    const { source, servings, lines, steps, notes, unsure } = this;
     return {
       source,
       title: this.title || 'Untitled recipe',
@@ -65,6 +71,7 @@ class Parser {
       lines,
       steps,
       notes,
+      unsure,
       problems: [...new Set(this.problems)],
     };
   }
@@ -73,10 +80,14 @@ class Parser {
     const stretch = stretchOf(raw);
     // a bullet with nothing behind it
     if (!stretch.text) return;
+    if (this.saysKind(raw)) return;
     const heading = headingOf(raw.text);
     if (this.title === null && this.state === 'before') {
       if (this.isTitle(stretch, heading, index)) {
         this.takeTitle(clean(heading?.text ?? stretch.text));
+        // "salt" right above a list is as likely a food
+        if (!heading && this.raws[index + 1]?.text.trim() && isNamed(stretch.text, 0.95))
+          this.ask(stretch, 'title');
         return;
       }
       this.title = '';
@@ -97,6 +108,7 @@ class Parser {
     ) {
       this.section = clean(stretch.text);
       this.state = 'ingredients';
+      if (isNamed(stretch.text, SURE)) this.ask(stretch, 'heading');
       return;
     }
     const loose = this.lines.length === 0 && this.state !== 'method' ? servingsRow(stretch.text) : null;
@@ -127,12 +139,18 @@ class Parser {
         const strong = score >= 4 && !stretch.numbered;
         if (strong && (this.section !== null || !this.explicitMethod || this.lines.length === 0))
           this.list(stretch, false);
-        else this.steps.push(stretch);
+        else {
+          this.steps.push(stretch);
+          if (score >= 2 && !stretch.numbered && stretch.text.split(' ').length <= 8)
+            this.ask(stretch, 'step');
+        }
         return;
       }
       case 'ingredients':
-        if (score > -1) this.list(stretch, false);
-        else {
+        if (score > -1) {
+          this.list(stretch, false);
+          if (score < 1.5 && !stretch.marked) this.ask(stretch, 'food');
+        } else {
           this.state = 'method';
           this.section = null;
           this.steps.push(stretch);
@@ -144,8 +162,28 @@ class Parser {
           this.list(stretch, false);
         } else if (score <= -2 && (this.lines.length > 0 || startsAsStep(stretch.text)))
           this.steps.push(stretch);
-        else this.notes.push(stretch);
+        else {
+          this.notes.push(stretch);
+          if (score >= 1.5) this.ask(stretch, 'note');
+        }
     }
+  }
+
+  private ask({ text, start, end }: Stretch, taken: RowKind): void {
+    this.unsure.push({ text, start, end, taken });
+  }
+
+  /** A row that says itself what it is changes nothing for those behind it. */
+  private saysKind(raw: Raw): boolean {
+    const said = SAYS_KIND.exec(raw.text);
+    if (!said) return false;
+    const start = raw.start + (said[1]?.length ?? 0);
+    const stretch = { text: raw.text.slice(start - raw.start).trimEnd(), start, end: raw.end };
+    const kind = said[2]?.toLowerCase();
+    if (kind === 'title') this.takeTitle(clean(stretch.text));
+    else if (kind === 'step') this.steps.push(stretch);
+    else this.notes.push(stretch);
+    return true;
   }
 
   private underHeading(raw: Raw, heading: Heading): void {

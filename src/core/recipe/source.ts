@@ -1,5 +1,6 @@
 import { remember } from '@/core/memo';
 import { markerLength } from './clean';
+import type { UnsureRow } from './row-kind';
 import type { ServingsWords } from './servings';
 
 /** A stretch of the recipe's own text. `start` and `end` are positions in it. */
@@ -21,6 +22,8 @@ export interface Recipe {
   readonly lines: readonly SourceLine[];
   readonly steps: readonly Stretch[];
   readonly notes: readonly Stretch[];
+  /** Rows that might be something else than what they were taken for. */
+  readonly unsure: readonly UnsureRow[];
   /** What could not be read, in a cook's words. */
   readonly problems: readonly string[];
 }

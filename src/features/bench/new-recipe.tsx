@@ -2,10 +2,12 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
 import { MOST_BYTES, recipeText } from '@/core/format/text';
+import { severalRecipes } from '@/core/recipe/several';
 import { database } from '@/data/db';
 import { keep } from '@/data/saving';
 import { readSettings, setSetting } from '@/data/settings';
 import { Button } from '@/ui/button';
+import { WhichRecipe } from './which-recipe';
 
 /** Longer than what is taken in: what is too long is told so, not cut. */
 const MOST_DRAFT = 2 * MOST_BYTES;
@@ -14,29 +16,40 @@ const MOST_DRAFT = 2 * MOST_BYTES;
 export function NewRecipe({
   onTake,
   onSample,
+  pasted = null,
 }: {
   /** Gives true once they are kept. */
   onTake: (texts: readonly string[]) => Promise<boolean>;
   onSample?: () => void;
+  /** A text that was pasted beside any field and holds several recipes. */
+  pasted?: string | null;
 }) {
   // what was begun waits here, whatever closed the sheet
   const kept = useLiveQuery(() => readSettings(database()).then((s) => s.draft), [], null);
-  const [typed, setTyped] = useState<string | null>(null);
+  const [typed, setTyped] = useState<string | null>(pasted);
   const text = typed ?? kept ?? '';
   const setText = (words: string) => {
     setTyped(words);
     void keep('the recipe being written', () => setSetting(database(), 'draft', words.slice(0, MOST_DRAFT)));
   };
   const [refusal, setRefusal] = useState<string | null>(null);
+  const [several, setSeveral] = useState<readonly string[] | null>(
+    pasted === null ? null : severalRecipes(pasted),
+  );
+  const hand = (texts: readonly string[]) =>
+    void onTake(texts).then((taken) => {
+      if (taken) void keep('the draft', () => setSetting(database(), 'draft', ''));
+    });
   const take = () => {
     const reading = recipeText(text);
     if (!reading.ok) {
       setRefusal(reading.message);
       return;
     }
-    void onTake(reading.recipes).then((taken) => {
-      if (taken) void keep('the draft', () => setSetting(database(), 'draft', ''));
-    });
+    const [only] = reading.recipes;
+    const found = only !== undefined && reading.recipes.length === 1 ? severalRecipes(only) : [];
+    if (found.length > 1) setSeveral(found);
+    else hand(reading.recipes);
   };
   return (
     <form
@@ -54,6 +67,7 @@ export function NewRecipe({
         onChange={(e) => {
           setText(e.target.value);
           setRefusal(null);
+          setSeveral(null);
         }}
         onKeyDown={(e) => {
           if (e.key === 'Enter' && (e.ctrlKey || e.metaKey)) take();
@@ -71,6 +85,7 @@ export function NewRecipe({
           {refusal}
         </p>
       )}
+      {several && <WhichRecipe texts={several} onTake={hand} />}
       <div className="mt-2 flex flex-wrap gap-2">
         <Button type="submit" look="solid" keys="Ctrl Enter">
           Audit it

@@ -3,6 +3,8 @@ import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import type { Change } from '@/core/adapt/schema';
 import { MOST_SERVINGS } from '@/core/recipe/limits';
+import { asKind } from '@/core/recipe/row-kind';
+import { severalRecipes } from '@/core/recipe/several';
 import { type SwapPreview } from '@/core/swap/rank';
 import { database } from '@/data/db';
 import { sampleText } from '@/data/demo';
@@ -27,6 +29,7 @@ import { CompareDialog } from './compare/compare';
 import { Binned, EmptyBench } from './empty-bench';
 import { Rail } from './rail';
 import { Diners, Top } from './top';
+import { UnsureRows } from './unsure-rows';
 import { WholeText } from './whole-text';
 import { useChanges } from './use-changes';
 import { useDocument } from './use-document';
@@ -61,6 +64,7 @@ export function OpenRecipe({ id }: { id: string | null }) {
   const [correcting, setCorrecting] = useState(false);
   const [why, setWhy] = useState(false);
   const [wholeText, setWholeText] = useState(false);
+  const [pasted, setPasted] = useState<string | null>(null);
   const [dialog, setDialog] = useState<'new' | 'table' | 'compare' | null>(null);
   const selected = beside.kind === 'line' ? beside.index : null;
   const returnTo = useReturnFocus(beside, doc?.text);
@@ -172,7 +176,16 @@ export function OpenRecipe({ id }: { id: string | null }) {
     'mod+y': redo,
   });
 
-  usePaste((texts) => void open(texts));
+  usePaste((texts) => {
+    const [only] = texts;
+    // a paste that holds several is asked about where new recipes are written
+    if (only !== undefined && texts.length === 1 && severalRecipes(only).length > 1) {
+      setPasted(only);
+      setDialog('new');
+      return;
+    }
+    void open(texts);
+  });
 
   if (status === 'loading' && id) return <p className="p-6 text-mute">Taking it off the shelf …</p>;
   if (doc && status === 'binned') return <Binned doc={doc} />;
@@ -229,22 +242,30 @@ export function OpenRecipe({ id }: { id: string | null }) {
         {wholeText ? (
           <WholeText text={doc.text} onText={(text) => void change({ text }, 'whole')} onDone={settle} />
         ) : (
-          <Ledger
-            audit={audit}
-            rows={rows}
-            selected={selected}
-            lit={lit}
-            starts={read.lines.map((l) => l.line.start)}
-            edit={lineEdit.edit}
-            onSelect={select}
-            onHover={setHovered}
-            onEdit={(i) => {
-              select(i);
-              beginEdit(i);
-            }}
-            onText={lineEdit.type}
-            onDone={lineEdit.finish}
-          />
+          <>
+            <UnsureRows
+              read={read}
+              onSay={(row, kind) =>
+                void change({ text: asKind(doc.text, row, kind) }, `row ${row.start} ${kind}`)
+              }
+            />
+            <Ledger
+              audit={audit}
+              rows={rows}
+              selected={selected}
+              lit={lit}
+              starts={read.lines.map((l) => l.line.start)}
+              edit={lineEdit.edit}
+              onSelect={select}
+              onHover={setHovered}
+              onEdit={(i) => {
+                select(i);
+                beginEdit(i);
+              }}
+              onText={lineEdit.type}
+              onDone={lineEdit.finish}
+            />
+          </>
         )}
         <BenchActions
           title={audit.title}
@@ -294,11 +315,14 @@ export function OpenRecipe({ id }: { id: string | null }) {
       </aside>
       <Dialog
         open={dialog === 'new'}
-        onOpenChange={(o) => setDialog(o ? 'new' : null)}
+        onOpenChange={(o) => {
+          setDialog(o ? 'new' : null);
+          setPasted(null);
+        }}
         title="New recipe"
         wide
       >
-        <NewRecipe onTake={open} />
+        <NewRecipe onTake={open} pasted={pasted} />
       </Dialog>
       <CompareDialog
         open={dialog === 'compare'}

@@ -43,9 +43,29 @@ export function Reading({
   const [refusal, setRefusal] = useState<string | null>(null);
   const id = useId();
   const candidates = query.trim() ? larder.finder.find(query, '', 6) : (first?.candidates ?? []);
+  const mayBe = first?.food && !line.corrected ? [first.food, ...first.might] : [];
   if (!open)
     return (
       <div className="mt-2 flex flex-wrap items-center gap-2">
+        {mayBe.length > 1 && line.origin === 'ingredients' && first && (
+          <div role="group" aria-label={`Which “${first.text}”`} className="w-full">
+            <p className="text-[13px] text-mute">
+              “{first.text}” may be any of these, and is judged by all of them. Which is it?
+            </p>
+            <div className="mt-1 flex flex-wrap gap-1.5">
+              {mayBe.map((food) => (
+                <Button
+                  key={food.id}
+                  look="line"
+                  className="px-2 text-left"
+                  onClick={() => onCorrect({ ...correction, foodId: food.id })}
+                >
+                  {food.name}
+                </Button>
+              ))}
+            </div>
+          </div>
+        )}
         <Button look="plain" keys="F" onClick={() => onOpen(true)} className="-ml-2 px-2">
           Correct the reading
         </Button>
