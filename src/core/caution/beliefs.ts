@@ -1,4 +1,5 @@
 import raw from '@content/compiled/beliefs.json';
+import { remember } from '@/core/memo';
 import { AT, type Field } from '@/core/food/nutrients';
 import { showRange } from '@/core/format/figures';
 import { sumBounds } from '@/core/range/bounds';
@@ -49,8 +50,7 @@ export interface TechniqueNote {
   readonly span: readonly [number, number];
 }
 
-/** What a step does with oil or fat, each technique once, with what to do instead. */
-export function techniquesIn(text: string): TechniqueNote[] {
+function techniquesNow(text: string): readonly TechniqueNote[] {
   const out: TechniqueNote[] = [];
   for (const { id, regex, says } of techniques) {
     regex.lastIndex = 0;
@@ -70,3 +70,6 @@ export function techniquesIn(text: string): TechniqueNote[] {
   }
   return out;
 }
+
+/** What a step does with oil or fat, each technique once, with what to do instead. */
+export const techniquesIn = remember(techniquesNow);

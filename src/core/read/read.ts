@@ -1,42 +1,12 @@
 import { VAGUE } from '@/core/measure/units';
-import { TABLE_LARDER, type Larder } from '@/core/food/larder';
 import { weightEaten, yieldsOf, type Yield } from '@/core/prepare/yields';
 import { exact, over, range } from '@/core/range/range';
 import type { Recipe } from '@/core/recipe/source';
 import { scaled } from '@/core/food/nutrients';
 import { broughtBy } from './brought/brought';
-import { readLine } from './line';
+import { remembered } from './remembered';
 import { partShares, type PartShare } from './parts';
-import { correctionOf, type ReadLine, type ReadRecipe, type ReadServings, type ReadSettings } from './types';
-
-const caches = new WeakMap<Larder, Map<string, Map<string, ReadLine>>>();
-const CACHE_LIMIT = 2500;
-/** Characters of a line beyond which its reading is not kept. */
-const MOST_REMEMBERED = 1000;
-
-/** Reads a line, or gives the reading it had: lines do not depend on each other. */
-function remembered(line: Recipe['lines'][number], settings: ReadSettings, servings: number): ReadLine {
-  if (correctionOf(settings, line.text) || line.text.length > MOST_REMEMBERED)
-    return readLine(line, settings, servings);
-  const larder = settings.readingsOf ?? settings.larder ?? TABLE_LARDER;
-  let cache = caches.get(larder);
-  if (!cache) caches.set(larder, (cache = new Map()));
-  const setting = `${servings}|${settings.measures.cup}|${settings.measures.tablespoon}|${settings.natural === true}|${JSON.stringify(settings.measures.hand ?? null)}`;
-  let lines = cache.get(setting);
-  if (!lines) cache.set(setting, (lines = new Map()));
-  const known = lines.get(line.text);
-  const shelf = settings.larder?.recipes;
-  // a recipe may have come onto the shelf since the line was read
-  if (known && !(shelf && known.foods.some((f) => shelf.has(f.text))))
-    return known.line === line ? known : { ...known, line };
-  const read = readLine(line, settings, servings);
-  // what a recipe brings depends on which ones are being read
-  if (read.foods.some((f) => f.cycle || f.food?.id.startsWith('recipe-'))) return read;
-  if (lines.size >= CACHE_LIMIT) lines.clear();
-  lines.set(line.text, read);
-  if (cache.size > 40) cache.clear();
-  return read;
-}
+import { type ReadLine, type ReadRecipe, type ReadServings, type ReadSettings } from './types';
 
 function readServings(recipe: Recipe, override: number | undefined): ReadServings {
   if (override !== undefined) return { range: exact(override), said: true, text: `you said ${override}` };

@@ -1,5 +1,6 @@
 import { readQuantity } from '@/core/measure/quantity';
 import { range } from '@/core/range/range';
+import { remember } from '@/core/memo';
 import { clean } from './clean';
 import type { ServingsWords } from './servings';
 
@@ -29,11 +30,7 @@ const said = (low: number, high: number, text: string): ServingsWords => ({
   reading: null,
 });
 
-/**
- * A row that says how many eat, as cooks say it: "2 big bowls", "6 squares (I say 6, it's been 4)", "two each so it's for
- * three". Null where it is no such row.
- */
-export function servingsRow(row: string): ServingsWords | null {
+function rowNow(row: string): ServingsWords | null {
   const text = clean(row)
     .toLowerCase()
     .replace(/^[#\s>*-]+/, '');
@@ -74,8 +71,7 @@ export function servingsInTitle(title: string): ServingsWords | null {
   return pieces.find((p) => p !== null) ?? told(text.split(/\s[-–—]\s/).at(-1) ?? text);
 }
 
-/** How many a sentence says the dish is for: "there's three of us …, so call it four". */
-export function told(sentence: string): ServingsWords | null {
+function toldNow(sentence: string): ServingsWords | null {
   const text = clean(sentence).toLowerCase();
   const plates = numberAt(text, 0);
   // "6 bowls." stands alone
@@ -108,3 +104,12 @@ export function told(sentence: string): ServingsWords | null {
     }
   return null;
 }
+
+/**
+ * A row that says how many eat, as cooks say it: "2 big bowls", "6 squares (I say 6, it's been 4)", "two each so it's for
+ * three". Null where it is no such row.
+ */
+export const servingsRow = remember(rowNow);
+
+/** How many a sentence says the dish is for: "there's three of us …, so call it four". */
+export const told = remember(toldNow);

@@ -1,5 +1,6 @@
 import type { Recipe } from '@/core/recipe/source';
-import { TABLE_LARDER } from '@/core/food/larder';
+import { TABLE_LARDER, type Larder } from '@/core/food/larder';
+import { remember } from '@/core/memo';
 import { type Named, type Sentence, sentencesOf } from '@/core/step/clauses';
 import { MADE, NEGATORS } from '@/core/step/lexicon';
 import { tokensOf } from '@/core/step/tokens';
@@ -19,6 +20,18 @@ const MOST_TAIL = 300;
 
 type Told = Pick<Recipe, 'steps' | 'title'> & Partial<Pick<Recipe, 'notes' | 'lines'>>;
 
+const parsed = new WeakMap<Larder, (text: string) => readonly Sentence[]>();
+
+/** The sentences of a text by the foods of a larder, parsed once: a method is read again with nearly all of it as it was. */
+function sentencesBy(larder: Larder): (text: string) => readonly Sentence[] {
+  let parse = parsed.get(larder);
+  if (!parse) {
+    const namer = namerOf(larder);
+    parsed.set(larder, (parse = remember((text) => sentencesOf(tokensOf(text), namer))));
+  }
+  return parse;
+}
+
 /** All sentences of a recipe parsed, with what its list accounts for; what they bring is not read yet. */
 export function scanOf(
   recipe: Told,
@@ -27,7 +40,7 @@ export function scanOf(
   servings: number,
 ): Scan {
   const larder = settings.larder ?? TABLE_LARDER;
-  const namer = namerOf(larder);
+  const parse = sentencesBy(larder);
   const sections = [...new Set((recipe.lines ?? []).flatMap((l) => (l.section ? [l.section] : [])))];
   const sources: Source[] = [
     ...recipe.steps.map((x, step) => ({ ...x, step, names: false, tail: false })),
@@ -59,9 +72,7 @@ export function scanOf(
           tail: false,
         }))),
   ];
-  const sentences = sources.flatMap((source) =>
-    sentencesOf(tokensOf(source.text), namer).map((sentence) => ({ source, sentence })),
-  );
+  const sentences = sources.flatMap((source) => parse(source.text).map((sentence) => ({ source, sentence })));
   return {
     recipe,
     lines,

@@ -12,7 +12,7 @@ import {
 } from '@/core/step/lexicon';
 import { type Polarity, polarityOf } from '@/core/step/polarity';
 import { type Token } from '@/core/step/tokens';
-import { readLine } from '../line';
+import { remembered } from '../remembered';
 import { type ReadLine } from '../types';
 import { MORE } from './kinds';
 import { type Scan, type Source, textOf } from './scan';
@@ -176,7 +176,7 @@ export function mentionOf(
     const serves = c.verb?.verb.id === 'serve' ? ', to serve' : '';
     const each = ['each', 'apiece'].includes(s.tokens[to]?.word ?? '') ? ' each' : '';
     const line = (text: string) =>
-      readLine(
+      remembered(
         { text, start: 0, end: text.length, section: null },
         { ...scan.settings, corrections: {} },
         scan.servings,

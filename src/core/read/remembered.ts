@@ -1,0 +1,33 @@
+import { TABLE_LARDER, type Larder } from '@/core/food/larder';
+import type { SourceLine } from '@/core/recipe/source';
+import { readLine } from './line';
+import { correctionOf, type ReadLine, type ReadSettings } from './types';
+
+const caches = new WeakMap<Larder, Map<string, Map<string, ReadLine>>>();
+const CACHE_LIMIT = 2500;
+/** Characters of a line beyond which its reading is not kept. */
+const MOST_REMEMBERED = 1000;
+
+/** Reads a line, or gives the reading it had: lines do not depend on each other. */
+export function remembered(line: SourceLine, settings: ReadSettings, servings: number): ReadLine {
+  if (correctionOf(settings, line.text) || line.text.length > MOST_REMEMBERED)
+    return readLine(line, settings, servings);
+  const larder = settings.readingsOf ?? settings.larder ?? TABLE_LARDER;
+  let cache = caches.get(larder);
+  if (!cache) caches.set(larder, (cache = new Map()));
+  const setting = `${servings}|${settings.measures.cup}|${settings.measures.tablespoon}|${settings.natural === true}|${JSON.stringify(settings.measures.hand ?? null)}`;
+  let lines = cache.get(setting);
+  if (!lines) cache.set(setting, (lines = new Map()));
+  const known = lines.get(line.text);
+  const shelf = settings.larder?.recipes;
+  // a recipe may have come onto the shelf since the line was read
+  if (known && !(shelf && known.foods.some((f) => shelf.has(f.text))))
+    return known.line === line ? known : { ...known, line };
+  const read = readLine(line, settings, servings);
+  // what a recipe brings depends on which ones are being read
+  if (read.foods.some((f) => f.cycle || f.food?.id.startsWith('recipe-'))) return read;
+  if (lines.size >= CACHE_LIMIT) lines.clear();
+  lines.set(line.text, read);
+  if (cache.size > 40) cache.clear();
+  return read;
+}
