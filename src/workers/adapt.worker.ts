@@ -68,12 +68,13 @@ const doorway = {
     protocol: Protocol,
     context: LibraryContext,
     tastes: KitchenTastes,
+    avoid: readonly string[],
   ): Promise<{ versions: Version[]; frontiers: Record<Against, FrontierPoint[]> }> {
     const { settings, read, said } = open(recipes, context);
     const options = { role: said ?? undefined, tastes };
     const solve = await solver();
     return {
-      versions: versionsOf(read, protocol, settings, options, solve),
+      versions: versionsOf(read, protocol, settings, options, solve, avoid),
       frontiers: {
         fat: frontierOf(read, protocol, settings, options, solve),
         sodium: frontierOf(read, protocol, settings, options, solve, 'sodium'),

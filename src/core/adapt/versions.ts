@@ -47,6 +47,7 @@ export function gramsFor500(audit: RecipeAudit): Version['gramsFor500'] {
  * it holds the everyday and the light-plate limits, or comes nearest to them.
  *
  * @param protocol the one whose limits are shown of all three
+ * @param avoid allergens of the table: none that the dish does not hold already is brought in
  */
 export function versionsOf(
   read: ReadRecipe,
@@ -54,6 +55,7 @@ export function versionsOf(
   settings: ReadSettings,
   options: AdaptOptions,
   solve: Solve,
+  avoid: readonly string[] = [],
 ): Version[] {
   const role = options.role ?? roleOf(read).role;
   const look = (text: string) => readRecipe(parseRecipe(text), settings);
@@ -76,7 +78,7 @@ export function versionsOf(
     if (!aimed) return [];
     const { plans, infeasible } = adapt(
       read,
-      [{ protocol: aimed }],
+      [{ protocol: aimed, allergens: avoid.filter((a) => !own.allergens.includes(a)) }],
       settings,
       { ...options, alternatives: 0 },
       solve,

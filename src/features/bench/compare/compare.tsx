@@ -46,6 +46,7 @@ function useVersions(
   doc: StoredRecipe,
   current: TableDiner,
   kitchen: Kitchen,
+  diners: readonly Pick<StoredDiner, 'allergens'>[],
   needed: (recipe: StoredRecipe) => readonly KeptRecipe[],
 ): { readonly found: Found | null; readonly why: string | null } {
   const context = useLibraryContext();
@@ -53,11 +54,12 @@ function useVersions(
   const [failed, setFailed] = useState<{ of: StoredRecipe; why: string } | null>(null);
   const { protocol } = current;
   const { tastes } = kitchen;
+  const avoid = useMemo(() => [...new Set(diners.flatMap((d) => d.allergens))], [diners]);
   useEffect(() => {
     if (!open) return;
     let here = true;
     const recipes = needed(doc);
-    void askPlanner((door) => door.compare(recipes, protocol, context, tastes)).then(
+    void askPlanner((door) => door.compare(recipes, protocol, context, tastes, avoid)).then(
       (r) => {
         if (here) setFound({ of: doc, protocol: protocol.id, ...r });
       },
@@ -68,7 +70,7 @@ function useVersions(
     return () => {
       here = false;
     };
-  }, [open, doc, protocol, context, tastes, needed]);
+  }, [open, doc, protocol, context, tastes, avoid, needed]);
   return {
     found: found?.of === doc && found.protocol === protocol.id ? found : null,
     why: failed?.of === doc ? failed.why : null,
@@ -122,7 +124,7 @@ export function CompareDialog({
   const { protocol } = current;
   const { byId } = useProtocols();
   const plateCost = usePlateCost(kitchen);
-  const { found, why } = useVersions(open, doc, current, kitchen, needed);
+  const { found, why } = useVersions(open, doc, current, kitchen, diners, needed);
   const others = useOthers(open, doc);
   const [picked, setPicked] = useState<readonly string[]>([]);
   const [per, setPer] = useState<Per>('plate');
