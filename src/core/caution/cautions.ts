@@ -3,6 +3,7 @@ import { AT } from '@/core/food/nutrients';
 import { sumBounds } from '@/core/range/bounds';
 import { over, type Range } from '@/core/range/range';
 import type { ReadLine, ReadRecipe } from '@/core/read/types';
+import { doneText } from '@/core/step/done';
 import type { CautionFile, CautionRow } from './schema';
 
 // checked by Zod when content is compiled
@@ -63,7 +64,7 @@ export const cautionsOfLine = (line: ReadLine): CautionRow[] =>
 
 /** Cautions that apply to a dish. Those marked `medical` are for diners with the medical switch on. */
 export function cautionsOf(read: ReadRecipe, role: string): Caution[] {
-  const method = read.steps.map((s) => s.text).join(' ');
+  const method = read.steps.map((s) => doneText(s.text)).join(' ');
   const whole = read.recipe.source;
   return compiled
     .filter(({ row, steps, also, title, not }) => {
@@ -85,7 +86,7 @@ export function cautionsOf(read: ReadRecipe, role: string): Caution[] {
  * every other recipe.
  */
 export function whyNotAdapted(read: ReadRecipe): string | null {
-  const method = read.steps.map((s) => s.text).join(' ');
+  const method = read.steps.map((s) => doneText(s.text)).join(' ');
   const { title } = read.recipe;
   // a title alone may be a dish with pickles in it: the last words name what it is
   const head = title.split(/\b(?:with|and|in|on|over)\b|[,(:]/i)[0] ?? title;

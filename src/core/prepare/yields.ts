@@ -5,6 +5,7 @@ import { remember } from '@/core/memo';
 import { AT } from '@/core/food/nutrients';
 import { sumBounds, type Corners } from '@/core/range/bounds';
 import { exact, range, type Range } from '@/core/range/range';
+import { doneText } from '@/core/step/done';
 import { TECHNIQUES, type Technique, type YieldFile } from './schema';
 
 // checked by Zod when content is compiled
@@ -85,14 +86,14 @@ function drainsPot(lines: readonly YieldLine[], words: ReadonlySet<string>): boo
 }
 
 function cookingOf(lines: readonly YieldLine[], steps: readonly string[]): Cooking {
-  const read = steps.map((text) => ({ techniques: techniquesIn(text), words: wordsIn(text) }));
+  const read = steps.map((text) => ({ techniques: techniquesIn(doneText(text)), words: wordsIn(text) }));
   const all = new Set(read.flatMap((s) => [...s.techniques]));
   const sum = (test: (f: Food) => boolean) =>
     lines.reduce((g, l) => (l.foods.some(test) ? g + l.grams : g), 0);
   return {
     steps: read,
     all,
-    soaks: steps.some((s) => SOAKS.test(s)),
+    soaks: steps.some((s) => SOAKS.test(doneText(s))),
     potDrained: read.some((s) => s.techniques.has('drain') && drainsPot(lines, s.words)),
     liquidG: sum((f) => isLiquid(f) && f.kind !== 'alcohol'),
     dryG: sum((f) => absorbing.has(f.id)),

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { sentencesOf } from './clauses';
 import { celsiusIn, heatIn, minutesIn } from './facts';
+import { doneText } from './done';
 import { negated } from './negated';
 import { tokensOf } from './tokens';
 
@@ -155,4 +156,31 @@ describe('what is left out', () => {
     ['Instead of water use oil.', 'oil', false],
     ['Fry in oil.', 'oil', false],
   ])('%s', (text, word, out) => expect(negated(text, ...at(text, word))).toBe(out));
+});
+
+describe('what is done', () => {
+  const words = (text: string) => doneText(text).replace(/\s+/g, ' ').trim();
+  test.each<[string, string[], string[]]>([
+    ['Do not boil the sauce. Stir in the miso.', ['miso'], ['boil']],
+    ['Blend until smooth; never freeze it.', ['Blend'], ['freeze']],
+    ['My gran used to fry it, we bake it for 20 minutes.', ['bake'], ['fry']],
+    ['Roast the roots for 40 minutes.', ['Roast', 'roots'], []],
+  ])('%s', (text, said, silent) => {
+    for (const w of said) expect(words(text)).toContain(w);
+    for (const w of silent) expect(words(text)).not.toContain(w);
+  });
+  test('places stay: the text is as long as it was', () => {
+    fc.assert(
+      fc.property(
+        fc.array(
+          fc.constantFrom('Boil', 'do not', 'the', 'rice', '.', ',', 'and', 'never fry', '½', '(', ')'),
+          { maxLength: 14 },
+        ),
+        (parts) => {
+          const text = parts.join(' ');
+          expect(doneText(text)).toHaveLength(text.length);
+        },
+      ),
+    );
+  });
 });
