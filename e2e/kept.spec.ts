@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { choose, expectAccessible, openBench, putText, row, takeIn } from './kitchen';
+import { choose, expectAccessible, fromMenu, openBench, putText, row, takeIn } from './kitchen';
 
 const POT =
   'Tab pot\nServes 2\n\n2 tbsp olive oil\n500 g potatoes\n300 g tomatoes\n\nHeat the oil and fry the potatoes.';
@@ -41,7 +41,7 @@ test.describe('two windows', () => {
     await expect(page.getByRole('heading', { level: 1 })).toHaveText('Tab pot');
     const shelf = await context.newPage();
     await shelf.goto('/shelf');
-    await shelf.getByRole('button', { name: 'Remove Tab pot' }).click();
+    await fromMenu(shelf, shelf.getByRole('row', { name: /Tab pot/ }), 'Remove');
     await expect(page.getByText('This recipe was taken off the shelf')).toBeVisible();
     await page.getByRole('button', { name: 'Put it back' }).click();
     await expect(row(page, '500 g potatoes')).toBeVisible();

@@ -62,3 +62,9 @@ export async function expectAccessible(page: Page): Promise<void> {
   });
   expect(found).toEqual([]);
 }
+
+/** Takes something out of the menu of a row of the Shelf. */
+export async function fromMenu(page: Page, row: Locator, what: string): Promise<void> {
+  await row.getByRole('button', { name: /^More for/ }).click();
+  await page.getByRole('menuitem', { name: what }).click();
+}

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
-import { expectAccessible, openBench, row, takeIn } from './kitchen';
+import { expectAccessible, fromMenu, openBench, row, takeIn } from './kitchen';
 
 test('the Shelf lists, opens, throws away and takes back', async ({ page }) => {
   await openBench(page);
@@ -12,11 +12,11 @@ test('the Shelf lists, opens, throws away and takes back', async ({ page }) => {
     .or(page.getByRole('row').filter({ hasText: "Heron's bean and squash stew" }));
   await expect(stew.getByRole('img', { name: 'within' })).toHaveCount(3);
   await expectAccessible(page);
-  await stew.getByRole('button', { name: /Remove/ }).click();
+  await fromMenu(page, stew, 'Remove');
   await expect(stew).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(stew).toHaveCount(1);
-  await stew.getByRole('button', { name: /Remove/ }).click();
+  await fromMenu(page, stew, 'Remove');
   await page.reload();
   await page.getByText('One recipe taken off the shelf').click();
   await page.getByRole('button', { name: 'Put back' }).click();
@@ -113,4 +113,39 @@ test('a new recipe begins beside the last ones, or with a sample', async ({ page
   await expectAccessible(page);
   await page.getByRole('button', { name: 'Try a sample' }).click();
   await expect(page.getByRole('region', { name: 'Lines' })).toBeVisible();
+});
+
+test('the Shelf is searched as one types, sorted, and two scraps are joined into one recipe', async ({
+  page,
+}) => {
+  await openBench(page);
+  await takeIn(page, 'Quay scrap\n\n1 kg carrots\n2 onions');
+  await expect(row(page, '1 kg carrots')).toBeVisible();
+  await takeIn(page, 'Quay method\nServes 4\n\n1 kg carrots\n1 tsp cumin\n\nMethod\nSimmer the carrots.');
+  await expect(row(page, '1 tsp cumin')).toBeVisible();
+  await page.goto('/shelf');
+  const find = page.getByRole('searchbox');
+  await find.fill('quay');
+  const rows = page.getByRole('row').filter({ has: page.getByRole('link') });
+  await expect(rows).toHaveCount(2);
+  await fromMenu(page, page.getByRole('row', { name: /Quay scrap/ }), 'Join with another');
+  await page
+    .getByRole('row', { name: /Quay method/ })
+    .getByRole('button', { name: 'Join with this' })
+    .click();
+  await expect(rows).toHaveCount(3);
+  await expectAccessible(page);
+  await rows.first().getByRole('link').click();
+  await expect(row(page, '1 tsp cumin')).toBeVisible();
+  await expect(row(page, '2 onions')).toBeVisible();
+});
+
+test('who a dish fits is sure before it is shown', async ({ page }) => {
+  await openBench(page);
+  await page.goto('/shelf');
+  const rows = page.getByRole('row').filter({ has: page.getByRole('link') });
+  await expect(page.getByRole('img', { name: 'within' }).first()).toBeVisible();
+  const all = await rows.count();
+  await page.getByLabel('Fits').selectOption({ label: 'everyone' });
+  await expect(rows).not.toHaveCount(all);
 });

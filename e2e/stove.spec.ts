@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
-import { expectAccessible, openBench, takeIn } from './kitchen';
+import { expectAccessible, openBench, row, takeIn } from './kitchen';
 
 const step = (page: Page) => page.getByRole('region', { name: 'The step at hand' });
 
@@ -67,6 +67,29 @@ test('a supper is planned, cooked step by step, and stands in the Log', async ({
     page.getByRole('region', { name: 'Sluice stew' }).getByRole('button', { name: 'again' }).first(),
   ).toHaveAttribute('aria-pressed', 'true');
   await expectAccessible(page);
+  // what is in the box is a food of other dishes, as it was cooked
+  await openBench(page);
+  await takeIn(page, 'Lock lunch\nServes 1\n\n300 g leftover Sluice stew\n1 carrot\n\nWarm it.');
+  await row(page, '300 g leftover Sluice stew').getByRole('button').click();
+  await expect(page.getByText('Leftover Sluice stew', { exact: false }).first()).toBeVisible();
+});
+
+test('a step is said in the cook’s own words, and done in her own order', async ({ page }) => {
+  await laySupper(page, STEW, 'Sluice stew');
+  await page.getByRole('button', { name: 'Begin cooking' }).click();
+  const change = step(page).getByRole('button', { name: 'Change this step' });
+  // the knife's work comes from the lines: no step of the method yet
+  while ((await change.count()) === 0)
+    await step(page).getByRole('button', { name: 'The next step' }).click();
+  await change.click();
+  await page
+    .getByLabel(/This step, for this pot/)
+    .fill('Soften the leeks in a splash of water for 7 minutes.');
+  await page.getByRole('button', { name: 'Keep these words' }).click();
+  await expect(step(page)).toContainText('7 minutes');
+  await page.reload();
+  await expect(step(page)).toBeVisible();
+  await page.getByRole('button', { name: 'Clear' }).click();
 });
 
 test('the room on a key shrinks as it is tapped, and taking back gives it back', async ({ page }) => {

@@ -1,4 +1,5 @@
 import type { DulvetDatabase, StoredBox, StoredCooking, StoredHand, StoredSupper } from './db';
+import { keptText, type KeptRecipe } from '@/core/read/library';
 import { newId } from './ids';
 
 /** Cookings, the last first. */
@@ -67,6 +68,23 @@ export const finishSupper = (
 /** Boxes that are not eaten, the oldest first. */
 export const listBoxes = async (db: DulvetDatabase): Promise<StoredBox[]> =>
   (await db.boxes.orderBy('madeAt').toArray()).filter((b) => !b.eaten);
+
+/** Boxes as what other dishes may be made of: each what it was cooked to, with all that was added. */
+export const boxesAsKept = (boxes: readonly StoredBox[], cookings: readonly StoredCooking[]): KeptRecipe[] =>
+  boxes.flatMap((box): KeptRecipe[] => {
+    const cooking = cookings.find((c) => c.id === box.cookingId);
+    return cooking
+      ? [
+          {
+            ...keptText(`box-${box.id}`, cooking.after),
+            servings:
+              cooking.plates === null ? null : Math.max(1, Math.round(cooking.plates / cooking.times)),
+            potG: cooking.potG === null ? null : cooking.potG / cooking.times,
+            box: { name: box.name, grams: box.grams },
+          },
+        ]
+      : [];
+  });
 
 export const saveBox = (db: DulvetDatabase, box: StoredBox): Promise<string> => db.boxes.put(box);
 

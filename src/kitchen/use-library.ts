@@ -4,6 +4,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { libraryOf, type KeptRecipe, type Library } from '@/core/read/library';
 import { database, type StoredRecipe } from '@/data/db';
 import { listRecipes, markOfOthers } from '@/data/recipes';
+import { useBoxes } from './use-boxes';
 import { useLarder } from './use-larder';
 import { useSettings } from './use-settings';
 
@@ -33,7 +34,9 @@ export function useLibrary(openId: string | null): {
 } {
   const { measures, natural } = useSettings();
   const { larder } = useLarder();
-  const recipes = useOthers(openId);
+  const others = useOthers(openId);
+  const boxed = useBoxes();
+  const recipes = useMemo(() => [...others, ...boxed], [others, boxed]);
   const library = useMemo(
     () => libraryOf(recipes, { measures, natural, larder }),
     [recipes, measures, natural, larder],

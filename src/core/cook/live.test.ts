@@ -97,3 +97,42 @@ test('a loose measure of one’s own is narrower the oftener it is weighed, and 
   expect(own?.best).toBeGreaterThan(5);
   expect(own?.best).toBeLessThan(9);
 });
+
+describe('what is under way keeps its place', () => {
+  const soup = dishOf(
+    'Weir soup\nServes 4\n\nIngredients\n500 g carrots\n1 litre water\n\nMethod\nSimmer the carrots in the water for 25 minutes.',
+  );
+  const porridge = dishOf(
+    'Weir mash\nServes 4\n\nIngredients\n500 g swede\n1 litre water\n\nMethod\nBoil the swede in the water for 20 minutes.',
+  );
+  const both = [soup, porridge];
+  const clash = (burners: number, begun: string, now: string) => {
+    const supper = { kitchen: { cooks: 1, burners, ovens: 1 }, table: '18:30' };
+    const all = cook(both, supper);
+    const id = all.tasks.find((t) => t.action === 'simmer')?.id ?? '';
+    const done = new Set(all.tasks.filter((t) => t.dish === 0 && t.id !== id).map((t) => t.id));
+    const live = replan(both, supper, { done, begun: { [id]: AT(begun) }, longer: {} }, AT(now));
+    const running = live.cook.tasks.find((t) => t.id === id);
+    const boil = live.cook.tasks.find((t) => t.action === 'boil');
+    return { live, running, boil };
+  };
+  test('it runs from now for the rest of its time, and nothing else takes its burner', () => {
+    for (const now of ['17:30', '17:35', '17:40']) {
+      const { running, boil, live } = clash(1, '17:25', now);
+      expect([now, running?.start]).toEqual([now, now]);
+      expect(AT(boil?.start ?? '00:00')).toBeGreaterThanOrEqual(AT(running?.end ?? '23:59'));
+      expect(live.late).toBe(0);
+    }
+  });
+  test('with a second burner the other need not wait for it', () => {
+    const { running, boil } = clash(2, '17:55', '18:00');
+    expect(running?.end).toBe('18:20');
+    expect(AT(boil?.end ?? '00:00')).toBe(AT('18:30'));
+  });
+  test('where it runs past the table, the table is put off by what is missing', () => {
+    const { running, live } = clash(2, '18:20', '18:25');
+    expect(running?.start).toBe('18:25');
+    expect(live.late).toBeGreaterThanOrEqual(15);
+    expect(live.late).toBeLessThan(40);
+  });
+});

@@ -30,6 +30,10 @@ export interface Live {
   readonly late: number;
 }
 
+/** Minutes by which the table is put off where nothing holds, and how often that is tried. */
+const STEP = 5;
+const MOST_TRIES = 60;
+
 /**
  * Plans what is left of a supper from now on: what is done is gone, what is under way has the rest of its time, what took
  * longer takes it. Where the table cannot be held, the soonest that can.
@@ -50,15 +54,31 @@ export function replan(
       const more = progress.longer[id] ?? 0;
       const begun = progress.begun[id];
       const best = Math.round(task.minutes.best) + more;
-      const left = begun === undefined || now === null ? best : Math.max(1, best - (now - begun));
+      const running = begun !== undefined && now !== null;
+      const left = running ? Math.max(1, best - (now - begun)) : best;
       const minutes = left === Math.round(task.minutes.best) ? task.minutes : exact(left);
-      return [{ ...task, minutes, after: task.after.filter((a) => !progress.done.has(`d${dish}.${a.id}`)) }];
+      return [
+        {
+          ...task,
+          minutes,
+          after: running ? [] : task.after.filter((a) => !progress.done.has(`d${dish}.${a.id}`)),
+          // its burner and its hands are taken from now on, whatever else is planned
+          runsFrom: running ? now : undefined,
+        },
+      ];
     }),
   );
-  const planned = cook(dishes, supper, tasks);
-  if (now === null || planned.tasks.length === 0) return { cook: planned, late: 0 };
-  const start = table - planned.minutes;
-  if (start >= now) return { cook: planned, late: 0 };
-  const late = now - start;
-  return { cook: cook(dishes, { ...supper, table: clockAt(table + late).clock }, tasks), late };
+  if (now === null) return { cook: cook(dishes, supper, tasks), late: 0 };
+  let late = 0;
+  for (let tries = 0; ; tries += 1) {
+    const planned = cook(dishes, { ...supper, table: clockAt(table + late).clock }, tasks);
+    const lacks =
+      planned.tasks.length === 0
+        ? tasks.flat().length === 0
+          ? 0
+          : STEP
+        : now - (table + late - planned.minutes);
+    if (lacks <= 0 || tries >= MOST_TRIES) return { cook: planned, late };
+    late += lacks;
+  }
 }

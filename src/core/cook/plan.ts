@@ -53,7 +53,12 @@ function aheadOf(all: readonly DishTask[]): ReadonlySet<string> {
   const followed = new Set(all.flatMap((t) => t.task.after.map((a) => idIn(t.dish, a.id))));
   const out = new Set(
     all.flatMap(({ id, task }) =>
-      task.attention === 'none' && planned(task) >= TASKS.ahead.minutes && followed.has(id) ? [id] : [],
+      task.attention === 'none' &&
+      task.runsFrom === undefined &&
+      planned(task) >= TASKS.ahead.minutes &&
+      followed.has(id)
+        ? [id]
+        : [],
     ),
   );
   // a set hands on what joins it while it is walked
@@ -67,7 +72,12 @@ function aheadOf(all: readonly DishTask[]): ReadonlySet<string> {
 /** How much longer food may wait each time that nothing holds. */
 const STRETCH = [1, 2, 4, null] as const;
 
-function problemOf(all: readonly DishTask[], kitchen: KitchenTools, stretch: number | null): Problem {
+function problemOf(
+  all: readonly DishTask[],
+  kitchen: KitchenTools,
+  stretch: number | null,
+  table: number,
+): Problem {
   const place = new Map(all.map((t, i) => [t.id, i]));
   const followed = new Set(all.flatMap((t) => t.task.after.map((a) => idIn(t.dish, a.id))));
   const longer = (minutes: number | null) =>
@@ -77,6 +87,7 @@ function problemOf(all: readonly DishTask[], kitchen: KitchenTools, stretch: num
     hands: task.attention === 'hands',
     uses: task.uses.map((tool) => ({ tool, celsius: tool === 'oven' ? task.celsius : null })),
     holds: followed.has(id) ? null : longer(task.holds),
+    pinned: task.runsFrom === undefined ? undefined : table - task.runsFrom,
   }));
   const follows = all.flatMap((t, to): Follows[] =>
     t.task.after.flatMap((a) => {
@@ -182,10 +193,10 @@ export function plan(
       ],
     };
   const conflicts: string[] = [];
-  const solved = attempt(today, kitchen);
+  const solved = attempt(today, kitchen, table);
   if (!solved)
     return { timed: null, conflicts: ['No order of things holds: something must wait for itself.'] };
-  if (solved.stretch !== 1) conflicts.push(...waitsOf(today, solved.schedule, kitchen, titles));
+  if (solved.stretch !== 1) conflicts.push(...waitsOf(today, solved.schedule, kitchen, titles, table));
   const first = table - solved.schedule.minutes;
   const evening = (minutesOfDay(TASKS.ahead.start) ?? 0) - 24 * 60;
   const before = all.filter((t) => early.has(t.id));
@@ -197,6 +208,7 @@ export function plan(
       ? attempt(
           before.filter((t) => planned(t.task) < TASKS.ahead.minutes),
           kitchen,
+          table,
         )
       : null;
   const at = new Map<string, readonly [number, number]>();
@@ -245,8 +257,9 @@ function waitsOf(
   { before }: Schedule,
   kitchen: KitchenTools,
   titles: readonly string[],
+  table: number,
 ): string[] {
-  const { jobs, follows } = problemOf(all, kitchen, 1);
+  const { jobs, follows } = problemOf(all, kitchen, 1, table);
   const end = (i: number) => (before[i] ?? 0) - (jobs[i]?.minutes ?? 0);
   const says = (i: number, minutes: number, keeps: number) =>
     `“${all[i]?.task.text ?? ''}” (${titles[all[i]?.dish ?? 0] ?? ''}) waits ${minutes} min, longer than the ${keeps} it keeps: cover it and warm it again, or ask for more hands or another oven.`;
@@ -264,9 +277,10 @@ function waitsOf(
 function attempt(
   all: readonly DishTask[],
   kitchen: KitchenTools,
+  table: number,
 ): { readonly schedule: Schedule; readonly stretch: number | null } | null {
   for (const stretch of STRETCH) {
-    const schedule = solve(problemOf(all, kitchen, stretch));
+    const schedule = solve(problemOf(all, kitchen, stretch, table));
     if (schedule) return { schedule, stretch };
   }
   return null;

@@ -38,6 +38,8 @@ export interface Task {
   readonly own?: boolean;
   /** Most minutes that what it made may wait for what comes next; null where it keeps. */
   readonly holds: number | null;
+  /** Minutes of the day from which it runs, where it is under way: nothing may move it. */
+  readonly runsFrom?: number | undefined;
   /** Lines that it acts on. */
   readonly lines: readonly number[];
   /** Lines that its words name. */

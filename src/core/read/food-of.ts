@@ -183,17 +183,23 @@ export function find(said: FoodWords, larder: Larder): Found {
   };
 }
 
+/** A name in one spelling and order, with every word of it: "white beans" is not "beans". */
+const nameKey = (name: string): string => [...new Set(tokens(name))].sort().join(' ');
+const AT_HOME = /\bhome-?\s?(?:cooked|made)\b|\bfrom (?:scratch|dry|dried)\b|\bcooked at home\b/;
+
 /** Other foods the same words allow, by the row's `might`, unless the words rule them out. */
 export function mightBe(food: Food, words: FoodWords, as: string, larder: Larder): Food[] {
   if (food.might.length === 0) return [];
   const said = new Set(tokens(`${words.food} ${words.notes}`));
-  const called = wordsKey(as);
+  const called = nameKey(as);
   const others = food.might.flatMap((rule) => {
     // "id@name": only where the food was called by that name
     const [id = '', name] = rule.split('@');
-    if (name !== undefined && wordsKey(name) !== called) return [];
+    if (name !== undefined && nameKey(name) !== called) return [];
     const other = larder.foodById(id);
     if (!other) return [];
+    // what was cooked at home came out of no tin
+    if (other.kind === 'canned-bean' && AT_HOME.test(`${words.food} ${words.notes}`)) return [];
     // "tomato purée, no salt added" is not the salted one
     if (statesAgainst(other, `${words.food} ${words.notes}`)) return [];
     const theirs = new Set(tokens(other.name));

@@ -44,3 +44,41 @@ test('a dish carries the recipes that it is made of, to any depth, and no others
     library.read(bowl).lines.map((l) => l.corners),
   );
 });
+
+describe('a box of leftovers', () => {
+  const pot = kept('pot', 'Barley pot\nServes 4\n\n300 g pearl barley\n1 litre water\n\nMethod\nSimmer.');
+  const box = kept(
+    'box-1',
+    'Barley pot\nServes 4\n\n300 g pearl barley\n1 litre water\n2 tsp salt\n\nMethod\nSimmer.',
+    {
+      potG: 1200,
+      box: { name: 'barley pot', grams: 600 },
+    },
+  );
+  const soup = (words: string) =>
+    kept('soup', `Lock soup\nServes 2\n\n${words}\n200 g carrots\n\nMethod\nWarm it.`);
+  const sodium = (words: string) => {
+    const library = libraryOf([soup(words), pot, box], GROUND);
+    const food = library.read(soup(words)).lines[0]?.foods[0];
+    return { name: food?.food?.name, grams: food?.grams?.best, na: food?.food?.sodiumMg };
+  };
+  test.each(['600 g leftover barley pot', 'leftover barley pot 600 g', '1 box of leftover barley pot'])(
+    '%s',
+    (words) => {
+      const read = sodium(words);
+      expect(read).toMatchObject({ name: 'Leftover barley pot', grams: 600 });
+      // 2 tsp of salt, 12 g, in 1200 g: 1 % of it, of which 38.8 % is sodium (atomic weights, table salt 98.5 %)
+      expect(read.na).toBeCloseTo(388, -1);
+    },
+  );
+  test('the dish itself is meant where nothing says leftover', () => {
+    const read = sodium('600 g barley pot');
+    expect(read.name).toBe('Barley pot');
+    expect(read.na).toBeLessThan(10);
+  });
+  test('a dish made of a box carries it', () => {
+    const dish = soup('1 box of leftover barley pot');
+    const all = [dish, pot, box];
+    expect(madeOf(dish, all, libraryOf(all, GROUND)).map((r) => r.id)).toEqual(['soup', 'box-1']);
+  });
+});

@@ -17,6 +17,8 @@ export interface KeptRecipe {
   readonly potG: number | null;
   readonly plateG: number | null;
   readonly corrections: Corrections;
+  /** A box of it in the fridge or freezer, under its own name: meant only where words say leftover or box. */
+  readonly box?: { readonly name: string; readonly grams: number } | undefined;
 }
 
 /** A text of which nothing is said beside it. */
@@ -54,7 +56,14 @@ export interface Library {
 export function libraryOf(recipes: readonly KeptRecipe[], ground: Ground): Library {
   const larder: Larder = {
     ...ground.larder,
-    recipes: recipeShelf(recipes.map((r) => ({ id: r.id, title: titleOf(r.text), read: () => read(r) }))),
+    recipes: recipeShelf(
+      recipes.map((r) => ({
+        id: r.id,
+        title: r.box?.name ?? titleOf(r.text),
+        boxG: r.box?.grams,
+        read: () => read(r),
+      })),
+    ),
   };
   const settingsOf = (recipe: KeptRecipe): ReadSettings => ({
     measures: ground.measures,

@@ -12,6 +12,8 @@ export interface ShelfRecipe {
   readonly id: string;
   readonly title: string;
   readonly read: () => ReadRecipe;
+  /** Grams of a box of it; undefined for a recipe. */
+  readonly boxG?: number | undefined;
 }
 
 const FILLERS = new Set([
@@ -27,9 +29,16 @@ const FILLERS = new Set([
   'below',
   'prepared',
   'leftover',
+  'box',
+  'boxed',
+  'fridge',
+  'freezer',
 ]);
 const keyOf = (words: string): string =>
   [...new Set(tokens(words).filter((t) => !FILLERS.has(t)))].sort().join(' ');
+/** Words that say that what was cooked before is meant. */
+const SAYS_BOX =
+  /\b(?:left-?\s?overs?|box(?:es|ed)?|from the (?:fridge|freezer)|yesterday's|frozen portions?)\b/i;
 /** Words that say that a recipe is meant, where its title is a food's plain name as well. */
 const SAYS_RECIPE = /\b(?:recipe|homemade|home-made|my|our|see)\b/i;
 
@@ -68,7 +77,7 @@ function vectorsOf(read: ReadRecipe): { best: Float64Array; spread: Float64Array
 }
 
 /** The food that a recipe is; unknown in all figures where a line of it is not understood. */
-export function foodOfRecipe(id: string, read: ReadRecipe): Food {
+export function foodOfRecipe(id: string, read: ReadRecipe, box?: { name: string; grams: number }): Food {
   const vectors = vectorsOf(read);
   const best = vectors?.best ?? zeros().fill(NaN);
   best[AT.weightG] = 1;
@@ -80,7 +89,7 @@ export function foodOfRecipe(id: string, read: ReadRecipe): Food {
     Number.isNaN(best[AT[name]]) ? null : (best[AT[name]] as number) * 100;
   return {
     id: `recipe-${id}`,
-    name: read.recipe.title,
+    name: box ? `Leftover ${box.name}` : read.recipe.title,
     names: [],
     kind: 'packet',
     kindLabel: kindLabel('packet'),
@@ -111,8 +120,9 @@ export function foodOfRecipe(id: string, read: ReadRecipe): Food {
     spans: {},
     perhaps: [],
     variant: null,
-    source: `Your recipe “${read.recipe.title}”`,
+    source: box ? `A box of “${box.name}”, as it was cooked` : `Your recipe “${read.recipe.title}”`,
     portions: {
+      ...(box ? { box: [box.grams, box.grams, box.grams] } : {}),
       ...(grams > 0
         ? {
             batch: [grams, grams, grams],
@@ -136,15 +146,17 @@ export function foodOfRecipe(id: string, read: ReadRecipe): Food {
  */
 export function recipeShelf(recipes: readonly ShelfRecipe[]): RecipeShelf {
   const byKey = new Map<string, ShelfRecipe>();
+  const boxes = new Map<string, ShelfRecipe>();
   for (const r of recipes) {
     const key = keyOf(r.title);
-    if (key && !byKey.has(key)) byKey.set(key, r);
+    const into = r.boxG === undefined ? byKey : boxes;
+    if (key && !into.has(key)) into.set(key, r);
   }
   const foods = new Map<string, Food>();
   const open: ShelfRecipe[] = [];
   const byId = new Map(recipes.map((r) => [r.id, r]));
   return {
-    has: (phrase) => byKey.has(keyOf(phrase)),
+    has: (phrase) => byKey.has(keyOf(phrase)) || boxes.has(keyOf(phrase)),
     within(id, read) {
       const recipe = byId.get(id);
       if (!recipe || open.includes(recipe)) return read();
@@ -156,17 +168,23 @@ export function recipeShelf(recipes: readonly ShelfRecipe[]): RecipeShelf {
       }
     },
     find(phrase, notes) {
-      const recipe = byKey.get(keyOf(phrase));
+      const said = `${phrase} ${notes}`;
+      const box = SAYS_BOX.test(said) ? boxes.get(keyOf(phrase)) : undefined;
+      const recipe = box ?? byKey.get(keyOf(phrase));
       if (!recipe) return null;
       // "hummus" is the bought one unless the line says that the recipe is meant
-      if (keyOf(recipe.title).split(' ').length < 2 && !SAYS_RECIPE.test(`${phrase} ${notes}`)) return null;
+      if (!box && keyOf(recipe.title).split(' ').length < 2 && !SAYS_RECIPE.test(said)) return null;
       const at = open.indexOf(recipe);
       if (at >= 0) return { kind: 'cycle', titles: [...open.slice(at), recipe].map((r) => r.title) };
       let food = foods.get(recipe.id);
       if (!food) {
         open.push(recipe);
         try {
-          food = foodOfRecipe(recipe.id, recipe.read());
+          food = foodOfRecipe(
+            recipe.id,
+            recipe.read(),
+            recipe.boxG === undefined ? undefined : { name: recipe.title, grams: recipe.boxG },
+          );
         } finally {
           open.pop();
         }

@@ -13,6 +13,8 @@ export interface Job {
   readonly uses: readonly Use[];
   /** Most minutes between its end and the table; null where it keeps. */
   readonly holds: number | null;
+  /** Minutes before the table at which it starts, where that is no longer to choose: it is under way. */
+  readonly pinned?: number | undefined;
 }
 
 /** A job that follows another one. */
@@ -86,6 +88,7 @@ export function broken({ jobs, follows, kitchen }: Problem, before: readonly num
   const end = (i: number) => start(i) + (jobs[i]?.minutes ?? NaN);
   jobs.forEach((job, i) => {
     if (!(end(i) <= 0)) out.push(`${i} ends after the table`);
+    if (job.pinned !== undefined && before[i] !== job.pinned) out.push(`${i} is under way at another time`);
     if (job.holds !== null && !(end(i) >= -job.holds)) out.push(`${i} waits too long for the table`);
   });
   for (const { from, to, least, most } of follows) {

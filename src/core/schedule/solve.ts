@@ -110,6 +110,12 @@ class Search {
       ...follows.map(({ from, to, least }) => network.add(to, from, minutes(to) + least)),
       ...follows.map(({ from, to, most }) => most === null || network.add(from, to, -(minutes(to) + most))),
       ...jobs.map((job, i) => job.holds === null || network.add(i, table, -job.holds)),
+      ...jobs.map(
+        (job, i) =>
+          job.pinned === undefined ||
+          (network.add(table, i, job.pinned - job.minutes) &&
+            network.add(i, table, job.minutes - job.pinned)),
+      ),
     ];
     return ok.every(Boolean) ? network : null;
   }

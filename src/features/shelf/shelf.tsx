@@ -6,6 +6,8 @@ import { useEffect, useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import { showRange } from '@/core/format/figures';
 import { conflictsOf } from '@/core/read/allergens';
+import { joined } from '@/core/recipe/join';
+import { titleOf } from '@/core/recipe/title';
 import { database } from '@/data/db';
 import { sampleText, seedDemo } from '@/data/demo';
 import {
@@ -15,6 +17,7 @@ import {
   newRecipe,
   restoreRecipe,
   saveRecipe,
+  takeIn,
   throwAway,
 } from '@/data/recipes';
 import { keep } from '@/data/saving';
@@ -27,6 +30,9 @@ import type { LibraryRow } from '@/workers/library.worker';
 import { useProtocols } from '@/kitchen/use-protocols';
 import { useLibraryContext } from '@/kitchen/use-library-context';
 import { useDiners } from '@/kitchen/use-table';
+import { EVERYTHING, lookedFor, type Look } from './look';
+import { RowMenu } from './row-menu';
+import { ShelfTools } from './shelf-tools';
 
 const discard = (id: string) => throwAway(database(), id, Date.now());
 
@@ -43,6 +49,8 @@ export function Shelf({ demo }: { demo: boolean }) {
   const binned = useLiveQuery(() => listThrownAway(database()), [], []);
   const [rows, setRows] = useState<ReadonlyMap<string, LibraryRow>>(new Map());
   const [why, setWhy] = useState<string | null>(null);
+  const [look, setLook] = useState<Look>(EVERYTHING);
+  const [joining, setJoining] = useState<string | null>(null);
   const protocols = useMemo(
     () => [...new Set(diners.map((d) => d.protocol))].flatMap((id) => byId(id) ?? []),
     [diners, byId],
@@ -71,12 +79,24 @@ export function Shelf({ demo }: { demo: boolean }) {
       action: { label: 'Undo', onClick: () => void keep('the shelf', () => restoreRecipe(database(), id)) },
     });
   };
+  const putOn = async (text: string, says: string) => {
+    const made = await keep('the shelf', () => takeIn(database(), [text], Date.now()));
+    const id = made?.[0]?.id;
+    if (id)
+      toast(says, { action: { label: 'Undo', onClick: () => void keep('the shelf', () => discard(id)) } });
+  };
+  const join = (first: string, second: string) => {
+    const [a, b] = [first, second].map((id) => recipes?.find((r) => r.id === id)?.text);
+    setJoining(null);
+    if (a && b) void putOn(joined(a, b), 'Joined into a recipe of its own; both scraps stay as they are.');
+  };
   const sample = async () => {
     const recipe = newRecipe(sampleText(), Date.now());
     const kept = await keep('the recipe', () => saveRecipe(database(), recipe));
     if (kept) router.push(`/?recipe=${kept}`);
   };
 
+  const shown = recipes ? lookedFor(recipes, rows, diners, look) : [];
   if (!recipes) return <p className="p-6 text-mute">Looking on the shelf …</p>;
   return (
     <>
@@ -102,6 +122,19 @@ export function Shelf({ demo }: { demo: boolean }) {
         <p role="alert" className="mb-3">
           The verdicts are not known: {why}.
         </p>
+      )}
+      {recipes.length > 0 && <ShelfTools look={look} diners={diners} onLook={setLook} />}
+      {joining !== null && (
+        <p role="status" className="sheet mb-3 flex flex-wrap items-center gap-3 px-3 py-2">
+          Which one is “{titleOf(recipes.find((r) => r.id === joining)?.text ?? '')}” to be joined with? Press
+          “Join with this” in its row.
+          <Button look="plain" onClick={() => setJoining(null)}>
+            With none
+          </Button>
+        </p>
+      )}
+      {recipes.length > 0 && shown.length === 0 && (
+        <p className="sheet p-4">Nothing on the Shelf is like that. Ask for less.</p>
       )}
       {recipes.length === 0 ? (
         <div className="sheet p-5">
@@ -136,12 +169,12 @@ export function Shelf({ demo }: { demo: boolean }) {
                   kcal a plate
                 </th>
                 <th scope="col">
-                  <span className="sr-only">Remove</span>
+                  <span className="sr-only">What to do with it</span>
                 </th>
               </tr>
             </thead>
             <tbody>
-              {recipes.map((recipe) => {
+              {shown.map((recipe) => {
                 const row = rows.get(recipe.id);
                 const title =
                   row?.title ?? recipe.text.split('\n')[0]?.replace(/^#+\s*/, '') ?? 'Untitled recipe';
@@ -203,13 +236,18 @@ export function Shelf({ demo }: { demo: boolean }) {
                       {row?.energy ? showRange(row.energy) : row ? '?' : ''}
                     </td>
                     <td className="px-1 text-right">
-                      <Button
-                        look="plain"
-                        onClick={() => remove(recipe.id, title)}
-                        aria-label={`Remove ${title}`}
-                      >
-                        Remove
-                      </Button>
+                      {joining !== null && joining !== recipe.id ? (
+                        <Button look="line" onClick={() => join(joining, recipe.id)}>
+                          Join with this
+                        </Button>
+                      ) : (
+                        <RowMenu
+                          title={title}
+                          onCopy={() => void putOn(recipe.text, `“${title}” stands on the Shelf twice.`)}
+                          onJoin={() => setJoining(recipe.id)}
+                          onRemove={() => remove(recipe.id, title)}
+                        />
+                      )}
                     </td>
                   </tr>
                 );

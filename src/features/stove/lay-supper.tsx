@@ -8,10 +8,13 @@ import { listRecipes } from '@/data/recipes';
 import { keep } from '@/data/saving';
 import { beginSupper, USUAL } from '@/data/stove';
 import { useLibrary } from '@/kitchen/use-library';
+import { useDiners } from '@/kitchen/use-table';
 import { Button } from '@/ui/button';
+import { Toggle } from '@/ui/toggle';
 import { HowMuch } from './how-much';
 
 const MOST_SHOWN = 40;
+const MOST_NAMES = 12;
 const numbers = (from: number, to: number) => Array.from({ length: to - from + 1 }, (_, i) => from + i);
 
 /** What is for supper, when it is to be on the table, and who and what there is to cook with. */
@@ -37,12 +40,19 @@ export function LaySupper() {
     else next.set(id, times);
     setPicked(next);
   };
+  const diners = useDiners();
+  const [who, setWho] = useState<readonly string[]>([]);
+  const hands = Math.max(cooks, who.length);
   const begin = () => {
     const dishes = [...picked].flatMap(([id, times]) => {
       const recipe = rows.find((r) => r.recipe.id === id)?.recipe;
       return recipe ? [{ recipe, times }] : [];
     });
-    const names = cooks === 1 ? ['Hands'] : numbers(1, cooks).map((n) => `Cook ${n}`);
+    const named = diners.filter((d) => who.includes(d.id)).map((d) => d.name);
+    const names =
+      hands === 1 && named.length === 0
+        ? ['Hands']
+        : numbers(1, hands).map((n) => named[n - 1] ?? `Cook ${n}`);
     void keep('the supper', () =>
       beginSupper(database(), dishes, { table, cooks: names, burners, ovens }, Date.now()),
     );
@@ -123,10 +133,32 @@ export function LaySupper() {
               onChange={(e) => setTable(e.target.value)}
             />
           </label>
-          {choice('Cooks', cooks, numbers(1, 6), setCooks)}
+          {choice('Cooks', hands, numbers(Math.max(1, who.length), 6), setCooks)}
           {choice('Burners', burners, numbers(0, 8), setBurners)}
           {choice('Ovens', ovens, numbers(0, 3), setOvens)}
         </div>
+        {diners.length > 0 && (
+          <div role="group" aria-label="Who cooks" className="mt-3 flex flex-wrap items-center gap-1.5">
+            <span className="text-[13px] text-mute">Who cooks</span>
+            {diners.slice(0, MOST_NAMES).map((d) => (
+              <Toggle
+                key={d.id}
+                pressed={who.includes(d.id)}
+                onPress={() =>
+                  setWho(
+                    who.includes(d.id)
+                      ? who.filter((id) => id !== d.id)
+                      : who.length < 6
+                        ? [...who, d.id]
+                        : who,
+                  )
+                }
+              >
+                {d.name}
+              </Toggle>
+            ))}
+          </div>
+        )}
         <div className="mt-3 flex items-center gap-3">
           <Button
             look="solid"

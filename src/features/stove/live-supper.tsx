@@ -11,6 +11,7 @@ import { finishSupper } from '@/data/log';
 import { keep } from '@/data/saving';
 import { clearStove, newTimer, putBack } from '@/data/stove';
 import { Button } from '@/ui/button';
+import { ChangeStep } from './change-step';
 import { Lanes, startOf } from './lanes';
 import { downloadCalendar } from './calendar';
 import { PrintSheet } from './print-sheet';
@@ -206,7 +207,16 @@ export function LiveSupper({
               onBegin={begin}
               onDone={done}
               onLonger={longer}
-            />
+            >
+              {task && task.step !== null && (
+                <ChangeStep
+                  key={task.id}
+                  dish={task.dish}
+                  steps={dishes[task.dish]?.read.recipe.steps ?? []}
+                  at={task.step}
+                />
+              )}
+            </StepPanel>
           )}
           {started && (
             <div className="sheet px-4 pb-3 pt-1">

@@ -36,6 +36,7 @@ export function StepPanel({
   onBegin,
   onDone,
   onLonger,
+  children,
 }: {
   cook: Cook;
   /** Tasks in the order they start. */
@@ -49,6 +50,8 @@ export function StepPanel({
   onBegin: (task: CookTask) => void;
   onDone: (task: CookTask) => void;
   onLonger: (task: CookTask, minutes: number) => void;
+  /** What else can be done with the step. */
+  children?: React.ReactNode;
 }) {
   const task = tasks[at];
   const next = tasks[at + 1];
@@ -150,6 +153,7 @@ export function StepPanel({
         >
           ›
         </Big>
+        {children}
       </div>
     </section>
   );

@@ -1,6 +1,9 @@
 'use client';
+import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
 import { titleOf } from '@/core/recipe/title';
+import { database } from '@/data/db';
+import { listBoxes } from '@/data/log';
 import type { StoredDiner, StoredRecipe, StoredWeek } from '@/data/db';
 import { newMeal, newPot } from '@/data/week';
 import { Button } from '@/ui/button';
@@ -8,6 +11,8 @@ import { change, DAYS } from './use-week';
 
 const MEALS = ['breakfast', 'lunch', 'supper', 'snack'] as const;
 const WORDS = 'words';
+/** A plate out of a box, where the box holds more. */
+const PLATE_G = 300;
 
 /** Something more that is eaten on a day: a plate of a pot, or in words; by one, or by everyone. */
 export function AddMeal({
@@ -27,6 +32,7 @@ export function AddMeal({
   const [what, setWhat] = useState(WORDS);
   const [plates, setPlates] = useState('1');
   const [text, setText] = useState('');
+  const boxes = useLiveQuery(() => listBoxes(database()), [], []);
   if (!open)
     return (
       <Button look="plain" className="no-print mt-1 text-[13px]" onClick={() => setOpen(true)}>
@@ -86,9 +92,18 @@ export function AddMeal({
         className="field max-w-[220px] py-0.5"
         aria-label="What"
         value={of ?? WORDS}
-        onChange={(e) => setWhat(e.target.value)}
+        onChange={(e) => {
+          const box = boxes.find((b) => b.id === e.target.value);
+          setWhat(box ? WORDS : e.target.value);
+          if (box) setText(`${Math.min(PLATE_G, box.grams)} g leftover ${box.name}`);
+        }}
       >
         <option value={WORDS}>in words</option>
+        {boxes.map((b) => (
+          <option key={b.id} value={b.id}>
+            from the box: {b.name}, {b.grams} g
+          </option>
+        ))}
         {week.pots.map((p) => (
           <option key={p.id} value={p.id}>
             {potTitle(p.id)}

@@ -9,6 +9,7 @@ import { database, type StoredDiner, type StoredRecipe, type StoredWeek } from '
 import { listRecipes } from '@/data/recipes';
 import { keep } from '@/data/saving';
 import { changeWeek, emptyWeek, openWeek, putWeek } from '@/data/week';
+import { useBoxes } from '@/kitchen/use-boxes';
 import { useLibraryContext } from '@/kitchen/use-library-context';
 import { useProtocols } from '@/kitchen/use-protocols';
 import { useDiners } from '@/kitchen/use-table';
@@ -64,6 +65,7 @@ export function useWeek(): {
   const stored = useLiveQuery(async () => (await openWeek(database())) ?? null, []);
   const recipes = useLiveQuery(() => listRecipes(database()), [], null);
   const diners = useDiners();
+  const boxes = useBoxes();
   const { byId } = useProtocols();
   const context = useLibraryContext();
   const [now] = useState(() => Date.now());
@@ -84,7 +86,8 @@ export function useWeek(): {
       ...(byId(id) ?? (PROTOCOLS[0] as Protocol)),
       id,
     }));
-    void askLibrary((door) => door.week(planOf(week, diners), pots, plain, protocols, context)).then(
+    const known = [...plain, ...boxes];
+    void askLibrary((door) => door.week(planOf(week, diners), pots, known, protocols, context)).then(
       (judged) => {
         if (!current) return;
         setFound(judged);
@@ -95,6 +98,6 @@ export function useWeek(): {
     return () => {
       current = false;
     };
-  }, [week, recipes, diners, byId, context]);
+  }, [week, recipes, boxes, diners, byId, context]);
   return { week, judged: found, why, recipes: recipes ?? [], diners };
 }
