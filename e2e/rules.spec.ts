@@ -124,7 +124,7 @@ test('every gauge answers “why?” line by line', async ({ page }) => {
   await expect(panel.getByRole('heading', { name: /Why sodium/ })).toBeVisible();
   await expect(panel).toContainText('American Heart Association');
   await panel.getByText('2 tsp white miso').click();
-  await expect(panel).toContainText('Read as Miso');
+  await expect(panel).toContainText('Read as White miso');
   await expectAccessible(page);
   await panel
     .getByRole('listitem')

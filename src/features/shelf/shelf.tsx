@@ -104,7 +104,11 @@ export function Shelf({ demo }: { demo: boolean }) {
         <div>
           <h1 className="text-[25px] font-semibold leading-tight">Shelf</h1>
           <p className="text-mute">
-            {recipes.length === 1 ? 'One recipe' : `${recipes.length} recipes`}, the last touched first
+            {shown.length < recipes.length
+              ? `${shown.length} of ${recipes.length} recipes`
+              : recipes.length === 1
+                ? 'One recipe'
+                : `${recipes.length} recipes`}
           </p>
         </div>
         <Button

@@ -59,7 +59,7 @@ function Frame({ inMemory, children }: { inMemory: boolean; children: ReactNode 
         <span className="font-head text-[21px] font-bold tracking-tight">Dulvet</span>
         <nav
           aria-label="Places"
-          className="order-last -mx-1 flex w-full gap-0.5 overflow-x-auto pb-1.5 sm:order-none sm:mx-0 sm:w-auto sm:pb-0"
+          className="order-last -mx-1 flex w-full justify-between gap-0.5 overflow-x-auto pb-1.5 sm:order-none sm:mx-0 sm:w-auto sm:pb-0"
         >
           {VIEWS.map((view) => {
             const here = path === view.href;
@@ -68,10 +68,12 @@ function Frame({ inMemory, children }: { inMemory: boolean; children: ReactNode 
                 key={view.href}
                 href={view.href}
                 aria-current={here ? 'page' : undefined}
-                className={`flex items-center rounded-[7px] px-3 py-1.5 ${here ? 'bg-white font-semibold text-[#16265a]' : 'font-medium text-on-rim-soft hover:bg-white/10'}`}
+                className={`flex items-center rounded-[7px] px-2 py-1.5 lg:px-3 ${here ? 'bg-white font-semibold text-[#16265a]' : 'font-medium text-on-rim-soft hover:bg-white/10'}`}
               >
                 {view.name}
-                <Key>{view.key}</Key>
+                <span className="hidden lg:inline">
+                  <Key>{view.key}</Key>
+                </span>
               </Link>
             );
           })}
@@ -83,7 +85,9 @@ function Frame({ inMemory, children }: { inMemory: boolean; children: ReactNode 
             className="rounded-[7px] px-2.5 py-1.5 font-medium text-on-rim-soft hover:bg-white/10"
           >
             Settings
-            <Key>,</Key>
+            <span className="hidden lg:inline">
+              <Key>,</Key>
+            </span>
           </button>
           <button
             type="button"
@@ -91,7 +95,9 @@ function Frame({ inMemory, children }: { inMemory: boolean; children: ReactNode 
             className="hidden rounded-[7px] px-2.5 py-1.5 font-medium text-on-rim-soft hover:bg-white/10 sm:block"
           >
             Keys
-            <Key>?</Key>
+            <span className="hidden lg:inline">
+              <Key>?</Key>
+            </span>
           </button>
         </div>
       </header>
