@@ -27,6 +27,7 @@ export const fromCan = (words: FoodWords) =>
 // checked against the foods when content is compiled
 const COUNTERPARTS = rawCounterparts as Readonly<Record<string, string>>;
 const VEGAN = /\b(?:vegan|plant[- ]based|dairy[- ]free|non[- ]dairy)\b/;
+const WHOLE = /^(?:whole-?\s?wheat|wholemeal|whole-?\s?grain|brown)$/;
 const CITRUS = new Set(['lemon', 'lime', 'orange', 'mandarin', 'grapefruit']);
 /** Herbs come fresh by these, dried by the spoon. */
 const FRESH_BY = new Set(['sprig', 'leaf', 'bunch', 'handful', 'stalk']);
@@ -86,12 +87,17 @@ export function find(said: FoodWords, larder: Larder): Found {
     best = others[0];
   };
   // "oil, olive": the name turned round at its comma
-  const after = words.notes.split(',')[0]?.trim() ?? '';
+  const after = (words.notes.split(',')[0] ?? '').replace(/\s*(?:about )?\d[\d.,/]*\s*[a-z]*\s*$/, '').trim();
   // what the notes already led to is not turned again: "tomatoes, canned, no salt added"
   const ledTo = new Set(tokens(best?.as ?? ''));
   if (after && /^[a-z ]{2,24}$/.test(after) && !tokens(after).every((t) => ledTo.has(t))) {
     const turned = larder.finder.ofName(tokens(`${after} ${words.food}`));
-    if (turned && turned !== best?.food) {
+    // "tagliatelle, wholewheat": what grain it is of
+    const whole = WHOLE.test(after) ? findFood(`${after} ${words.food}`, words.notes)[0] : undefined;
+    if (whole && whole.confidence >= 0.9 && whole.food !== best?.food) {
+      candidates = [whole, ...candidates];
+      best = whole;
+    } else if (turned && turned !== best?.food) {
       candidates = [{ food: turned, confidence: 1, as: `${after} ${words.food}` }, ...candidates];
       best = candidates[0];
     }

@@ -116,3 +116,63 @@ describe('what the cook says that she takes herself', () => {
   test('another food may go in instead', () =>
     expect(line('2 tbsp oil (I use water)')?.alternatives[0]?.food?.kind).toBe('water'));
 });
+
+describe('lines and rows as they are jotted down', () => {
+  const lines = (text: string) =>
+    readRecipe(parseRecipe(text), settings).lines.map(
+      (l) => [l.line.text, l.foods[0]?.food?.id ?? null, l.optional] as const,
+    );
+  const list = (row: string) => lines(`Pot\nServes 2\n\n1 kg potatoes\n${row}\n\nBoil all of it.`)[1];
+  test.each<[string, string, boolean]>([
+    ['½ cup walnuts – leave out for a low fat version', 'walnut', true],
+    ['½ avocado??? (no!)', 'avocado', true],
+    ['1 tsp coconut sugar — I use half a date', 'coconut-sugar', false],
+    ['4 peppers any colour', 'red-pepper', false],
+    ['tagliatelle, wholewheat 240g', 'pasta-whole', false],
+    ['hot water to loosen', 'water', false],
+    ['1 square dark choc', 'chocolate-dark', false],
+  ])('%s', (row, id, optional) => {
+    const [, food, loose] = list(row) ?? [];
+    expect([food, loose]).toEqual([id, optional]);
+  });
+  test('two foods about a stroke are two', () => {
+    const all = lines('Pot\nServes 2\n\n1 kg potatoes\n1 onion // 3 garlic\n\nBoil all of it.');
+    expect(all.map(([, id]) => id)).toEqual(['potato', 'onion', 'garlic']);
+  });
+  test.each(['mix at night eat in morning', 'blend', 'Serve with rice, soya yog & coriander'])(
+    '“%s” is a step',
+    (row) => {
+      const read = readRecipe(
+        parseRecipe(`Pot\n\n80 g oats\n250 ml soya milk, unsweetened\n${row}`),
+        settings,
+      );
+      expect(read.recipe.lines).toHaveLength(2);
+      expect(read.recipe.steps.map((s) => s.text)).toEqual([row]);
+    },
+  );
+  test('what stands under somebody’s name is hers', () => {
+    const read = readRecipe(
+      parseRecipe(
+        "Soup\nServes 4\n\n(nonna's: pancetta, 4 tbsp oil, parmesan rind. mine: none of that)\n\n1 kg carrots\n1 litre water\n\nBoil.",
+      ),
+      settings,
+    );
+    expect(read.lines.every((l) => !['oil', 'animal'].includes(l.foods[0]?.food?.kind ?? ''))).toBe(true);
+  });
+  test('two seeds with an amount each are two', () => {
+    const ids = brought('Toast 1 tsp mustard seeds and 1 tsp fennel seeds.').map((l) => l.foods[0]?.food?.id);
+    expect(ids).toEqual(expect.arrayContaining(['mustard-seed', 'fennel-seed']));
+  });
+  test.each<[string, number, number]>([
+    ['Loaf\n\n500 g oats\n\nBake. 8 slices, 2 each = 4 servings', 4, 4],
+    ['Pots\n\n300 g tofu\n\nBlend. Into 4 little pots.', 4, 4],
+    ['Soup\n\n1 kg carrots\n\nBoil and divide between four bowls.', 4, 4],
+    ['Gratin\n\n1 kg potatoes\n\nBake. 6 portions as a side or 4 as a main.', 4, 6],
+    ['Rice\n\n200 g rice\n\nBoil it. for 2', 2, 2],
+    ['Beans for a crowd (12)\n\n2 kg beans\n\nBoil.', 12, 12],
+    ['Salad\n\n200 g potatoes\n1 lettuce\n2 big plates.', 2, 2],
+  ])('%s', (text, low, high) => {
+    const { range } = readRecipe(parseRecipe(text), settings).servings;
+    expect([range.low, range.high]).toEqual([low, high]);
+  });
+});

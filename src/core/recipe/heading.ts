@@ -65,7 +65,7 @@ export const headingOf = remember((text: string): Heading | null => {
     const kind = kindOf(text);
     const known =
       kind !== 'section' ||
-      /^(?:for (?:the|a)\b|(?:the )?(?:dressing|sauce|topping|filling|marinade|base|garnish|to serve|to finish|to garnish|crust|dough|batter|glaze|crumble|spice mix|paste|pickle|toppings|to top|slaw|salsa|sides)\b\s*$)/i.test(
+      /^(?:for (?:the|a)\b|(?:the )?(?:dressing|sauce|topping|filling|marinade|base|garnish|to serve|to finish|to garnish|crust|dough|batter|glaze|crumble|spice mix|paste|pickle|toppings|to top|top|slaw|salsa|sides)\b\s*$)/i.test(
         text,
       ) ||
       listsFoods(text, raw.text.slice(raw.text.indexOf(':') + 1));

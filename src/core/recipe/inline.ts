@@ -31,7 +31,7 @@ const BIT =
 function splitAtFoods(text: string, listed: boolean): Stretch[] {
   const start = 0;
   const whole: Stretch[] = [{ text, start, end: start + text.length }];
-  const cuts = [...text.matchAll(/[,;]\s+/g)];
+  const cuts = [...text.matchAll(/[,;]\s+|\s+\/\/\s+/g)];
   if (cuts.length === 0) return whole;
   const pieces: { text: string; start: number }[] = [];
   let from = 0;

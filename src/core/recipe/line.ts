@@ -47,6 +47,15 @@ const IF_TAIL =
 const OWN_WAY =
   /\(\s*(?:i|we)(?:'ve|'d| have)?\s+(?:only |just |usually |now |always |often |mostly |normally )?(?:use|used|put|take|took|do|did|have|add|added)\s+(?:only |just |about )?([^()]*)\)/;
 /** "(or leave it out)", "(or none)". */
+/** "1 tsp sugar - I use half a date": the same behind a dash or comma, to the end. */
+const OWN_TAIL =
+  /\s+[-–—,;]\s*(?:i|we)(?:'ve|'d)?\s+(?:only |just |usually |now |always )?(?:use|do|put|take|have)\s+([^(),;]+)$/;
+/** "(no!)", "(nope)": not here, whatever stands before it. */
+const NO_BRACKET = /\(\s*(?:no+|nope|never|not (?:for us|any ?more|now|here)|skip(?:ped)?)\s*[!.]*\s*\)/;
+/** "walnuts - leave out for a low fat version". */
+const LEAVE_TAIL = /\s+[-–—,;]\s*(?:leave (?:it |them |these )?out|skip(?: it| them)?|omit)\b[^()]*$/;
+/** "peppers any colour". */
+const ANY_KIND = /,?\s+(?:of )?any (?:colou?r|kind|sort|type|variety|shape)s?(?: you (?:like|have))?\b/;
 const OR_NOT =
   /\(?\b(?:or|can be|may be|could be|better)\s+(?:just )?(?:leave (?:it|them|this) out|left out|skip(?:ped)?(?: it| them)?|omit(?:ted)?(?: it)?|none(?: at all)?|nothing|without(?: it)?|not)\b\s*\)?/;
 /** "stock to cover, maybe a litre": what for, and no part of the name. */
@@ -70,7 +79,7 @@ const TO_TASTE = /\b(?:or )?(?:to|for|as per) taste\b|\bto your taste\b|\bto you
 const PLUS_MORE =
   /[,(;+&]?\s*\b(?:plus|and|with) (?:a (?:little|bit|few|splash) )?(?:some )?(?:more|extra)\b([^)]*)\)?|,\s*(?:and )?extra (?:for|to)\b([^)]*)|[,(]\s*(?:or )?more (?:if|to taste|as needed|when|as you)\b([^)]*)\)?/;
 const PURPOSE =
-  /(?:,|\(|\s)\s*((?:for|to) (?:deep[- ]?frying|frying|shallow frying|fry|saut[eé]ing|cooking|cook|the pan|the skillet|browning|greasing|grease|oiling|brushing|brush|lining|spraying|the tin|the tray|drizzling|drizzle|finishing|finish|serving|serve|garnish(?:ing)?|sprinkling|sprinkle|dusting|topping|top|decorating|decorate|the (?:pasta |cooking )?water|pasta water|boiling|the pot|blanching|rolling|kneading))\b/;
+  /(?:,|\(|\s)\s*((?:for|to) (?:deep[- ]?frying|frying|shallow frying|fry|saut[eé]ing|cooking|cook|the pan|the skillet|browning|greasing|grease|oiling|brushing|brush|lining|spraying|the tin|the tray|drizzling|drizzle|finishing|finish|serving|serve|garnish(?:ing)?|sprinkling|sprinkle|dusting|topping|top|decorating|decorate|the (?:pasta |cooking )?water|pasta water|boiling|the pot|blanching|rolling|kneading|loosen|loosening|thin|thinning|dilute|let down|slacken))\b/;
 const EACH_OF = /^\s*(?:each(?: of)?|of each(?: of)?)\b(?:\s*:)?\s*(?=[a-zà-ÿ])/;
 const FROM_CONTAINER = /\b(?:from|out of) (?:an?|the) (can|tin|jar|packet|carton|bag|bottle)\b/;
 /** A weight behind a comma: "1 cauliflower, 800 g", "3 carrots, 100 g each". */
@@ -238,8 +247,8 @@ export function readLineWords(line: string): LineWords {
   const cleaned = written;
   const orSo = /\bor so\b|\b(?:ish|or thereabouts|give or take)\b/.test(text);
   const optional = OPTIONAL.test(text);
-  const way = OWN_WAY.exec(text)?.[1]?.trim();
-  const orNot = OR_NOT.test(text);
+  const way = (OWN_WAY.exec(text) ?? OWN_TAIL.exec(text))?.[1]?.trim();
+  const orNot = OR_NOT.test(text) || NO_BRACKET.test(text) || LEAVE_TAIL.test(text);
   const toTaste = TO_TASTE.test(text);
   const more = PLUS_MORE.exec(text);
   const plusMore = more ? more[0].replace(/^[\s,(;+&]+/, '').trim() : null;
@@ -258,8 +267,16 @@ export function readLineWords(line: string): LineWords {
   strip(IF_ANY);
   const perhaps = IF_TAIL.test(text);
   strip(IF_TAIL);
-  if (orNot) strip(OR_NOT);
-  if (way !== undefined) strip(OWN_WAY);
+  if (orNot) {
+    strip(OR_NOT);
+    strip(NO_BRACKET);
+    strip(LEAVE_TAIL);
+  }
+  if (way !== undefined) {
+    strip(OWN_WAY);
+    strip(OWN_TAIL);
+  }
+  strip(ANY_KIND);
   strip(SIZE_OF);
   strip(WAS);
   const little = A_LITTLE.exec(text);

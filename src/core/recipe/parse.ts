@@ -24,8 +24,11 @@ const RULE = /^\s*(?:[-=*_~]\s*){3,}$/;
 const TABLE_FRAME = /^\|?[\s:|-]+\|?$/;
 /** "Enough for 4 with rice." at the end of a step or note. */
 const SENTENCE_OF_SERVINGS =
-  /^(?:this )?(?:serves|feeds|makes|enough (?:for|to feed)|should (?:serve|feed)|(?:it )?will (?:serve|feed))\b/i;
+  /^(?:\d{1,2}(?:\s*(?:-|–|to|or)\s*\d{1,2})? (?:portions|servings|helpings|people|plates)\b|this (?:is|was) (?:enough )?for\b|(?:this )?(?:serves|feeds|makes|enough (?:for|to feed)|should (?:serve|feed)|(?:it )?will (?:serve|feed))\b)/i;
 
+/** "2 big plates." wherever it stands; "4 wraps" may be a food. */
+const PLATES_ALONE =
+  /^(?:\d{1,2}|one|two|three|four|five|six|eight)(?:\s*(?:-|–|to|or)\s*\d{1,2})? (?:(?:big|small|large|good|deep|hungry|decent|generous) )?(?:plates?|bowls?|bowlfuls?|platefuls?|portions?|servings?|helpings?|people|glass(?:es)?)[.!]?$/i;
 const JARRED = /\bjars?\b|overnight|\bpots?\b|parfait|pudding|\bchia\b/i;
 const readServings = remember(readServingsNow);
 
@@ -111,7 +114,8 @@ class Parser {
       if (isNamed(stretch.text, SURE)) this.ask(stretch, 'heading');
       return;
     }
-    const loose = this.lines.length === 0 && this.state !== 'method' ? servingsRow(stretch.text) : null;
+    const early = this.lines.length === 0 && this.state !== 'method';
+    const loose = early || PLATES_ALONE.test(stretch.text) ? servingsRow(stretch.text) : null;
     // "serves 2, three at a pinch" says more than its first number
     if (loose && !(SAYS_SERVINGS.test(stretch.text) && this.servingsOf(stretch.text))) {
       this.takeServings(loose);
@@ -182,6 +186,7 @@ class Parser {
     const kind = said[2]?.toLowerCase();
     if (kind === 'title') this.takeTitle(clean(stretch.text));
     else if (kind === 'step') this.steps.push(stretch);
+    else if (kind === 'food') this.lines.push({ ...stretch, section: this.section });
     else this.notes.push(stretch);
     return true;
   }
@@ -227,6 +232,12 @@ class Parser {
         title,
       );
     if (forMany?.[1]) this.takeServings(readServings(`for ${forMany[1]}`));
+    // "for a crowd (12)", "Bircher x2"
+    const crowd = /\bfor (?:an?|the|my|our) [a-z]+(?: [a-z]+)?\s*\((\d{1,3})\)|\s[x×]\s?(\d{1,2})$/i.exec(
+      title,
+    );
+    const many = crowd?.[1] ?? crowd?.[2];
+    if (many) this.takeServings(readServings(`serves ${many}`));
     // "Muffins (12)"
     const pieces = /[a-z]s\s*\((?:x ?)?(\d{1,2})\)\s*$/i.exec(title)?.[1];
     if (pieces) this.takeServings(readServings(`makes ${pieces}`));

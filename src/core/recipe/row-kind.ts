@@ -1,4 +1,5 @@
 import { markerLength } from './clean';
+import { opensWithDeed } from './score';
 
 /** What a row of a recipe's text may be. */
 export const ROW_KINDS = ['title', 'heading', 'food', 'step', 'note'] as const;
@@ -13,8 +14,8 @@ export interface UnsureRow {
   readonly taken: RowKind;
 }
 
-/** "Title: …", "Step: …", "Note: …": a row that says itself what it is. */
-export const SAYS_KIND = /^(\s*(title|step|note)\s*:\s+)(?=\S)/i;
+/** "Title: …", "Step: …", "Note: …", "Food: …": a row that says itself what it is. */
+export const SAYS_KIND = /^(\s*(title|step|note|food)\s*:\s+)(?=\S)/i;
 
 /**
  * The recipe's text with one row written so that it says what it is: a heading gets its colon, a food its bullet, the
@@ -31,6 +32,10 @@ export function asKind(text: string, at: { start: number; end: number }, kind: R
     .trim();
   const name = kind[0]?.toUpperCase() + kind.slice(1);
   const written =
-    kind === 'heading' ? `${bare.replace(/[:.]$/, '')}:` : kind === 'food' ? `- ${bare}` : `${name}: ${bare}`;
+    kind === 'heading'
+      ? `${bare.replace(/[:.]$/, '')}:`
+      : kind === 'food' && !opensWithDeed(bare)
+        ? `- ${bare}`
+        : `${name}: ${bare}`;
   return text.slice(0, at.start) + written + text.slice(at.end);
 }

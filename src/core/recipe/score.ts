@@ -10,6 +10,8 @@ const STEP_START = new RegExp(`^(?:${IMPERATIVES})\\b(?!\\s*[:,]?\\s*$)`, 'i');
 /** Words that start a step but name a food or an amount as often: they need more than a beginning. */
 const EITHER =
   /^(?:juice|salt|oil|butter|dry|brown|cream|roast|no|to|with|core|top|cool|dust|line|press|if|as|i|crumble|toast|zest|roll|mash|puree|stew|mince|wrap|drop|strip|pop|stock|rest|you|it|this|we|first|using|use|squeeze|dash|splash|sprinkle|drizzle|grind|blend|mix|spray|skewer|spread|dip|wet|warm|char|at|in|stuff|quarter|half|halve|score|just)\b/i;
+const ONLY_DEED = new RegExp(`^(?:${IMPERATIVES})[.!]?$`, 'i');
+const ANY_DEED = new RegExp(`^(?:${IMPERATIVES})\\b`, 'i');
 const STEP_INSIDE =
   /\b(?:until|minutes?|mins?|°|degrees|oven|then|hours?|meanwhile|bring to|preheat|heat|stir|simmer|set aside)\b/i;
 /** True where a number opens the words. */
@@ -48,6 +50,14 @@ const unmarkedScore = remember((text: string): number => {
   if (/^[A-Z][a-z]+(?:(?:[;,]| and|[;,] and) [a-z]+){0,3}[.!]$/.test(cleaned) && STEP_START.test(cleaned))
     score -= 3;
   if (STEP_START.test(cleaned)) score -= EITHER.test(cleaned) ? 0.5 : 3;
+  // "Serve with rice and yoghurt" goes on telling
+  if (/^serve(?:d)? (?:with|over|on|in|hot|warm|cold)\b/i.test(cleaned)) score -= 1.5;
+  // "blend" alone, "mix at night eat in the morning": told without a full stop, and no food in it
+  const alone = ONLY_DEED.test(cleaned);
+  if (alone || (ANY_DEED.test(cleaned) && words >= 3)) {
+    const food = findFood(cleaned.toLowerCase().replace(/[.!]$/, ''), '', 1)[0];
+    if ((food?.confidence ?? 0) < (alone ? SURE : 0.3)) score -= 3;
+  }
   if (STEP_INSIDE.test(cleaned)) score -= 1.5;
   if (words <= 12 && score < 4) {
     const names = cleaned
@@ -63,6 +73,9 @@ const unmarkedScore = remember((text: string): number => {
 /** How much a row looks like an ingredient (positive) or a step (negative). */
 export const ingredientScore = (text: string, marked: boolean): number =>
   unmarkedScore(text) + (marked ? 1 : 0);
+
+/** True where a deed's word opens the row, whatever else it may name. */
+export const opensWithDeed = (text: string): boolean => ANY_DEED.test(clean(text));
 
 /** True where words plainly tell what to do: an imperative that is no food's name as well. */
 export const startsAsStep = (text: string): boolean => STEP_START.test(text) && !EITHER.test(text);

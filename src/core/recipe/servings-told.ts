@@ -6,9 +6,12 @@ import type { ServingsWords } from './servings';
 
 /** Things that are eaten by the piece or the plate: "2 big bowls", "6 squares". */
 const PLATES =
-  /^[ -]*(?:(?:big|large|small|good|deep|generous|hungry|decent|full|main|dinner|lunch|individual) ){0,2}(?:bowls?|bowlfuls?|plates?|platefuls?|portions?|servings?|helpings?|people|persons?|eaters?|diners?|adults?|of us|squares?|slices?|wedges?|wraps?|jars|boxes|lunches|dinners|suppers|mugs?|mugfuls?)\b/;
+  /^[ -]*(?:(?:big|large|small|good|deep|generous|hungry|decent|full|main|dinner|lunch|individual) ){0,2}(?:bowls?|bowlfuls?|plates?|platefuls?|portions?|servings?|helpings?|people|persons?|eaters?|diners?|adults?|of us|glass(?:es)?|squares?|slices?|wedges?|wraps?|jars|boxes|lunches|dinners|suppers|mugs?|mugfuls?)\b/;
 /** What leads to a number of eaters in a sentence, the surest first. */
 const LEADS: readonly RegExp[] = [
+  /(?:=|\bmakes?|\bthat'?s)\s*(?=\w+ (?:servings|portions|plates|people|bowls)\b)/g,
+  /\b(?:divid(?:e|ed)|split|shared?|portion(?:ed)?|spoon(?:ed)?|pour(?:ed)?|tip(?:ped)?)\b[^.;]{0,30}?\b(?:between|among|into|over)\s+(?=\w+ (?:\w+ )?(?:pots|bowls|plates|glasses|ramekins|jars|dishes|people|portions|boxes)\b)/g,
+  /(?:^|[.;]\s*)in ?to\s+(?=\w+ (?:\w+ )?(?:pots|bowls|glasses|ramekins|jars|portions)\b)/g,
   /\b(?:call it|we call it|let'?s say|i'?d say|i say it'?s|reckon on)\s+/g,
   /\b(?:feeds|fed|serves|served|does|did|enough for|(?:so |and )?it'?s (?:all )?for|that'?s for|made for|cook(?:ed)? (?:this )?for)\s+(?:about |around |the |us |all )?/g,
   /\bcuts?(?: it| them)? (?:into|up into|in|about|roughly)?\s*(?:about |roughly |around )?(?=[\w ]{1,14}(?:ways|slices|pieces|squares|wedges|bars|portions|or\b|to\b|$|[.,;)]))/g,
@@ -76,6 +79,11 @@ function toldNow(sentence: string): ServingsWords | null {
   const plates = numberAt(text, 0);
   // "6 bowls." stands alone
   const alone = plates ? PLATES.exec(text.slice(plates.end)) : null;
+  const forSome = /^for (?=\d|two|three|four|five|six|eight)/.exec(text);
+  const some = forSome ? numberAt(text, forSome[0].length) : null;
+  // "for 2" stands alone
+  if (some && /^(?: people| of us| hungry people)?[\s.!)]*$/.test(text.slice(some.end)))
+    return said(some.low, some.high, text);
   if (plates && alone && /^[\s.!)]*$/.test(text.slice(plates.end + alone[0].length)))
     return said(plates.low, plates.high, text);
   for (const lead of LEADS)
@@ -86,7 +94,7 @@ function toldNow(sentence: string): ServingsWords | null {
       if (LIKE_FOOD.test(behind)) continue;
       // "for two" ends there or goes on with people; "for two onions" does not
       if (
-        !/^\s*(?:$|[,.;)!–-]|or \w+\b|ways\b|slices\b|pieces\b|squares\b|wedges\b|bars\b|portions\b|of us\b|people\b|persons?\b|eaters?\b|and\b|because\b|with\b|at\b|the\b)/.test(
+        !/^\s*(?:$|[,.;)!–-]|(?:little |small |big |large |deep )?(?:pots|bowls|plates|glasses|ramekins|jars|dishes|boxes|servings)\b|or \w+\b|ways\b|slices\b|pieces\b|squares\b|wedges\b|bars\b|portions\b|of us\b|people\b|persons?\b|eaters?\b|and\b|because\b|with\b|at\b|the\b)/.test(
           behind,
         )
       )

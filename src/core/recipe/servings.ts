@@ -46,7 +46,7 @@ const WHOLE: readonly (readonly [RegExp, number, number, number, string])[] = [
 const SLICES =
   /^(.{0,40}?[,(;:]\s*)\d+(?:\s*(?:-|–|to)\s*\d+)?\s+(?:slices|pieces|squares|wedges|portions|servings)\b/;
 const MORE =
-  /^((?:\s+(?!or\b|and\b)[a-z-]+){0,3}\s*(?:[,(;/-]|\bor\b|\band\b)\s*(?:(?:perhaps|maybe|possibly|even|or|up to|stretch(?:es|ing)? to|at a pinch|at a push|just about|more like)\s+)*)/;
+  /^((?:\s+(?!or\b|and\b)[a-z-]+){0,5}\s*(?:[,(;/-]|\bor\b|\band\b)\s*(?:(?:perhaps|maybe|possibly|even|or|up to|stretch(?:es|ing)? to|at a pinch|at a push|just about|more like)\s+)*)/;
 const LOOSE =
   /perhaps|maybe|possibly|pinch|push|stretch|even|hungry|as a (?:side|main|starter)|if |as an? |greedy|small|more like|not so|light eaters|big eaters/;
 

@@ -94,6 +94,8 @@ export function othersWay(s: Sentence, c: ClauseSpan, from: number): 'remark' | 
 /** True where the clause speaks of another version, other people or another time. */
 export function isRemark(s: Sentence, c: ClauseSpan): boolean {
   if (s.label.length > 0 && REMARKS.has(s.label, 0, s.label.length) >= 0) return true;
+  // "nonna's: pancetta, 4 tbsp oil"
+  if (s.label.some((t) => PEOPLE.has(t.word.replace(/['’]s$|['’]$/, '')))) return true;
   const at = s.clauses.indexOf(c);
   // "my neighbour throws in a stock cube, I don't bother"
   const next = s.clauses[at + 1];

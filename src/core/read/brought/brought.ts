@@ -160,6 +160,12 @@ function appositions(scan: Scan, s: Sentence): ReadonlySet<Named> {
       .slice(first.to, second.from)
       .some((t) => t.kind === 'number' || isMeasure(t.word));
     if (head !== s.tokens[second.to - 1]?.normal || !stated || first.id === second.id) return;
+    // "mustard seeds and 1 tsp cumin seeds" are two: only a plainer word for the first is the first
+    const named = new Set(s.tokens.slice(first.from, first.to).map((t) => t.normal));
+    const plainer = s.tokens
+      .slice(second.from, second.to)
+      .every((t) => named.has(t.normal) || ['cooked', 'dried', 'canned'].includes(t.normal));
+    if (!plainer) return;
     const own = scan.larder.foodById(first.id);
     const cooked = s.tokens.slice(first.to, second.to).some((t) => t.word === 'cooked');
     const kin =
