@@ -86,7 +86,7 @@ const FROM_CONTAINER = /\b(?:from|out of) (?:an?|the) (can|tin|jar|packet|carton
 const WEIGHS =
   /^\s*((?:about |roughly |approx\.? )?\d[\d.,]*\s*(?:g|kg|oz|lb)(?:\s+each|\s+apiece)?)(?:\s+(?:total|in all|altogether|peeled|prepared|trimmed)(?:\s+weight)?)?\s*(?:,|$)/;
 const OWN_LIQUID =
-  /\s+(?:and|with|plus|in|including)\s+(?:all )?(?:(?:its|their|the)\s+(?:own )?|(?<=in )(?:natural |own )?)(?:liquid|juices?|brine|water|liquor|syrup)\b/;
+  /\s+(?:and|with|plus|including)\s+(?:all )?(?:liquid|liquor)\b|\s+(?:and|with|plus|in|including)\s+(?:all )?(?:(?:its|their|the)\s+(?:own )?|(?<=in )(?:natural |own )?)(?:liquid|juices?|brine|water|liquor|syrup)\b/;
 /** "each", "a head": so much for everyone who eats. */
 const PER_HEAD =
   /[\s,(]+(?:each|apiece|pp|a (?:head|plate|bowl|person|diner)|(?:per|for each|for every) (?:person|head|plate|serving|portion|bowl|diner|eater))\)?\s*$/;
