@@ -51,3 +51,19 @@ test('a pot is cooked, eaten by everyone, and taken out again', async ({ page })
   await page.setViewportSize({ width: 390, height: 844 });
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
 });
+
+test('food groups stand against goals that are the cook’s own', async ({ page }) => {
+  await page.goto('/week');
+  const groups = page.getByRole('region', { name: 'Food groups' });
+  await expect(groups.getByRole('listitem')).toHaveCount(8);
+  await expect(groups).toContainText('Beans, peas, lentils, soya');
+  await groups.getByRole('button', { name: 'Set the goals' }).click();
+  const beans = groups.getByLabel(/Beans, peas/);
+  await beans.fill('1.5');
+  await beans.blur();
+  await groups.getByRole('button', { name: 'Done' }).click();
+  await expect(groups).toContainText('of 1.5 cup');
+  await page.reload();
+  await expect(page.getByRole('region', { name: 'Food groups' })).toContainText('of 1.5 cup');
+  await expectAccessible(page);
+});

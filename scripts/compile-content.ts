@@ -23,6 +23,7 @@ import { PreparationFile, YieldFile } from '../src/core/prepare/schema';
 import { StepWordsFile, VerbFile } from '../src/core/step/schema';
 import { StepsSchema } from '../src/core/steps/schema';
 import { AdditionRow, FlavourFile, StarterRow, SwapFile } from '../src/core/swap/schema';
+import { GroupFile } from '../src/core/week/groups-schema';
 import { WeekPlanSchema, WeekSchema } from '../src/core/week/schema';
 import { demo } from './content-demo';
 import { fail, out, root, write, yaml } from './content-files';
@@ -192,6 +193,12 @@ write(
     Object.entries(f).flat(),
   ),
 );
+const groupFile = named('groups.yaml', yaml('groups.yaml', GroupFile), ids, (f) =>
+  f.groups.flatMap((g) => g.foods),
+);
+for (const kind of groupFile.groups.flatMap((g) => g.kinds))
+  if (!kinds[kind]) fail('groups.yaml', `"${kind}" is no kind`);
+write('groups', groupFile);
 const swapFile = swaps(ids);
 writeAbout('swaps', swapFile);
 write('label-names', yaml('label-names.yaml', LabelNames));

@@ -46,6 +46,7 @@ export const ArchiveSchema = z
       theme: z.enum(['system', 'day', 'night']),
       currency: z.string().max(4).default(DEFAULT_SETTINGS.currency),
       natural: z.boolean().default(DEFAULT_SETTINGS.natural),
+      goals: z.record(z.string(), z.number().positive().max(20)).default({}),
       singleKeys: z.boolean().default(DEFAULT_SETTINGS.singleKeys),
     }),
   })

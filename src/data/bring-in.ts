@@ -31,7 +31,7 @@ const KEYS: Record<TableName, string> = {
   suppers: 'id',
   weeks: 'id',
 };
-const SETTINGS = ['measures', 'theme', 'currency', 'natural', 'singleKeys'] as const;
+const SETTINGS = ['measures', 'theme', 'currency', 'natural', 'goals', 'singleKeys'] as const;
 
 /** When a row was last touched: thrown away counts too. */
 const touched = (row: Row): number =>

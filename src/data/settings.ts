@@ -17,6 +17,8 @@ export interface Settings {
   readonly currency: string;
   /** True where single keys act: "N" for a new recipe. */
   readonly singleKeys: boolean;
+  /** The cook's own goals a day for food groups, in the group's unit. */
+  readonly goals: Readonly<Record<string, number>>;
   /** A recipe being written in the New recipe sheet, until it is taken in. */
   readonly draft: string;
 }
@@ -29,6 +31,7 @@ export const DEFAULT_SETTINGS: Settings = {
   natural: false,
   currency: '€',
   singleKeys: true,
+  goals: {},
   draft: '',
 };
 

@@ -56,6 +56,16 @@ export const WeekSchema = z.object({
       protocol: z.string(),
       limits: z.array(LimitSchema),
       totals: NutrientsSchema,
+      /** What is eaten of each food group, in its unit; at least that where a line is not understood. */
+      groups: z.array(
+        z.object({
+          id: z.string(),
+          name: z.string(),
+          unit: z.string(),
+          amount: Range,
+          goal: z.number().nullable(),
+        }),
+      ),
       allergens: z.array(z.string()),
       /** Allergens of theirs that are eaten, and why it is not known whether more are. */
       unsafe: z.array(z.string()),

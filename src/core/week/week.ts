@@ -3,6 +3,7 @@ import { dishOf, eatenG, isComplete, type CompleteDish, type Dish } from '@/core
 import { totals } from '@/core/audit/figures';
 import { judgeLimit, worst } from '@/core/audit/limits';
 import { scaled } from '@/core/food/nutrients';
+import { GROUPS, groupsOf, type Share } from './groups';
 import { KEEPS } from '@/core/portion/keeps';
 import type { Limit, Protocol } from '@/core/protocol';
 import type { Corners } from '@/core/range/bounds';
@@ -97,12 +98,16 @@ export function judgeWeek(plan: WeekPlan, reading: WeekReading): Week {
       const protocol = reading.protocols.get(diner.protocol);
       if (!protocol) continue;
       const parts: Eaten[] = [];
+      const shares: Share[] = [];
       const unresolved: string[] = [];
       const doubts: AllergenDoubt[] = [];
       for (const { m, i } of meals) {
         if ('text' in m) {
           const read = reading.meals.get(i);
-          if (read) parts.push(partOf(read, exact(1)));
+          if (read) {
+            parts.push(partOf(read, exact(1)));
+            shares.push({ lines: read.lines, share: exact(1) });
+          }
           if (!read || read.lines.length === 0) unresolved.push(m.text);
           continue;
         }
@@ -113,8 +118,10 @@ export function judgeWeek(plan: WeekPlan, reading: WeekReading): Week {
           continue;
         }
         const share = shareOf(m, diner.plate, pot.read);
-        if (share) parts.push(partOf(pot.read, share));
-        else {
+        if (share) {
+          parts.push(partOf(pot.read, share));
+          shares.push({ lines: pot.read.lines, share });
+        } else {
           unresolved.push(`${m.meal}: ${pot.read.recipe.title}`);
           parts.push({ ...partOf(pot.read, exact(1)), corners: pot.read.lines.map(() => null) });
         }
@@ -146,6 +153,16 @@ export function judgeWeek(plan: WeekPlan, reading: WeekReading): Week {
           unit: (protocol.limits[k]?.unit ?? r.unit).replace('a serving', 'a day'),
         })),
         totals: totals(dish),
+        groups: groupsOf(shares).map(({ id, amount }) => {
+          const group = GROUPS.find((g) => g.id === id);
+          return {
+            id,
+            name: group?.name ?? id,
+            unit: group?.unit ?? 'cup',
+            amount,
+            goal: group?.goal ?? null,
+          };
+        }),
         allergens: [...allergens.allergens],
         unsafe: [...conflict.has],
         doubts: [...conflict.doubts],

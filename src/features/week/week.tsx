@@ -12,6 +12,7 @@ import { Button } from '@/ui/button';
 import { Glyph } from '@/ui/glyph';
 import { LimitLine } from '@/ui/limit-line';
 import { AddMeal, AddPot } from './add';
+import { FoodGroups } from './food-groups';
 import { Pots } from './pots';
 import { ShoppingList } from './shopping-list';
 import { change, DAYS, useWeek } from './use-week';
@@ -176,6 +177,10 @@ export function Week({ demo }: { demo: boolean }) {
           {shopping && <ShoppingList week={week} recipes={recipes} />}
           <AddPot recipes={recipes} from={week.from} nameOf={nameOf} />
           <Pots week={week} judged={judged} nameOf={nameOf} />
+          <FoodGroups
+            name={current.name}
+            days={judged?.judged.filter((j) => j.diner === current.name) ?? []}
+          />
         </div>
       </div>
     </>
