@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { TABLE_FIELDS } from '../src/core/food/nutrients';
 import type { FoodRow, KindRow } from '../src/core/food/schema';
 import { csv, fail, yaml } from './content-files';
 
@@ -11,23 +12,7 @@ export interface MadeRow {
   readonly row: Record<string, unknown> & { like: string };
 }
 
-const FIGURES = [
-  'energyKcal',
-  'waterG',
-  'proteinG',
-  'fatG',
-  'saturatedFatG',
-  'carbohydrateG',
-  'fibreG',
-  'sugarG',
-  'addedSugarG',
-  'freeSugarG',
-  'sodiumMg',
-  'potassiumMg',
-  'calciumMg',
-  'ironMg',
-  'alcoholG',
-] as const satisfies readonly (keyof FoodRow)[];
+const FIGURES = TABLE_FIELDS;
 
 const round = (value: number) => Number(value.toPrecision(value >= 100 ? 4 : 3));
 const split = (text: string | undefined, by: string) =>

@@ -176,3 +176,8 @@ describe('lines and rows as they are jotted down', () => {
     expect([range.low, range.high]).toEqual([low, high]);
   });
 });
+
+test('“plus more if needed” makes more of it, not less', () => {
+  const line = readOf('', '2 tbsp tahini, plus more if needed').lines[0];
+  expect([line?.optional, (line?.foods[0]?.grams?.low ?? 0) > 25]).toEqual([false, true]);
+});

@@ -1,4 +1,5 @@
 import { readUnit, VAGUE } from '@/core/measure/units';
+import { ASIDES, asidesOf } from './asides';
 import { AND, noteAlternatives, PREPARATION, splitAlternatives } from './alternatives';
 import { clean, markerLength } from './clean';
 import { bracketEquivalent, readMeasure, readMeasures, trailingMeasure } from './measures';
@@ -40,24 +41,6 @@ const PREP_WORDS = new RegExp(
 );
 const OPTIONAL =
   /\boptional(?:ly)?\b|\bif (?:you(?:'d)? )?(?:like|desired|liked|wanted|want|using|fancy|have (?:it|some|any))\b|\bif there(?: is|'s) (?:any|some)\b/;
-/** "if you're allowed it", "when we have them": outside brackets, to the end of the line. */
-const IF_TAIL =
-  /,?\s+\b(?:if|when|unless)\s+(?:you|i|we|they|he|she|the|your|it|there|any(?:one|body)|no ?one|people|kids|needed|necessary|possible|available|allowed|in season|feeling|not)\b[^()]*$/;
-/** "(I use none)", "(I only take half, the rest freezes)", "(we do 3)": what the cook really takes. */
-const OWN_WAY =
-  /\(\s*(?:i|we)(?:'ve|'d| have)?\s+(?:only |just |usually |now |always |often |mostly |normally )?(?:use|used|put|take|took|do|did|have|add|added)\s+(?:only |just |about )?([^()]*)\)/;
-/** "(or leave it out)", "(or none)". */
-/** "1 tsp sugar - I use half a date": the same behind a dash or comma, to the end. */
-const OWN_TAIL =
-  /\s+[-–—,;]\s*(?:i|we)(?:'ve|'d)?\s+(?:only |just |usually |now |always )?(?:use|do|put|take|have)\s+([^(),;]+)$/;
-/** "(no!)", "(nope)": not here, whatever stands before it. */
-const NO_BRACKET = /\(\s*(?:no+|nope|never|not (?:for us|any ?more|now|here)|skip(?:ped)?)\s*[!.]*\s*\)/;
-/** "walnuts - leave out for a low fat version". */
-const LEAVE_TAIL = /\s+[-–—,;]\s*(?:leave (?:it |them |these )?out|skip(?: it| them)?|omit)\b[^()]*$/;
-/** "peppers any colour". */
-const ANY_KIND = /,?\s+(?:of )?any (?:colou?r|kind|sort|type|variety|shape)s?(?: you (?:like|have))?\b/;
-const OR_NOT =
-  /\(?\b(?:or|can be|may be|could be|better)\s+(?:just )?(?:leave (?:it|them|this) out|left out|skip(?:ped)?(?: it| them)?|omit(?:ted)?(?: it)?|none(?: at all)?|nothing|without(?: it)?|not)\b\s*\)?/;
 /** "stock to cover, maybe a litre": what for, and no part of the name. */
 const TO_COVER =
   /\s+to (?:just |barely )?cover\b(?: (?:everything|it|them|the [a-z]+|by [a-z0-9 ]+?(?=,|$)))?/;
@@ -185,38 +168,6 @@ function behindComma(prep: string): { measures: Measure[]; before: string; sourc
   return null;
 }
 
-const SHARES: Readonly<Record<string, number>> = {
-  half: 0.5,
-  'a half': 0.5,
-  'half of it': 0.5,
-  'half that': 0.5,
-  'a third': 1 / 3,
-  'a quarter': 0.25,
-  'two thirds': 2 / 3,
-  'three quarters': 0.75,
-  none: 0,
-  nothing: 0,
-  'none of it': 0,
-  'no such thing': 0,
-};
-
-/** What "(I use …)" says: a share of the line, another amount, or another food. */
-function ownWay(
-  way: string,
-): { share?: Three; measures?: readonly Measure[]; food?: string; words: string } | null {
-  const first = (/^[^,;]*?(?=\s+(?:and|&|because|as|since|then)\b|[,;]|$)/.exec(way)?.[0] ?? way).trim();
-  const said = first.replace(/^(?:the )?/, '');
-  const share =
-    SHARES[said] ?? SHARES[said.replace(/ (?:of it|that|of that|the (?:can|tin|jar|amount))$/, '')];
-  if (share !== undefined) return { share: [share, share, share], words: first };
-  const r = new Reader(said, said);
-  const found = readMeasures(r);
-  const rest = r.text.slice(r.at).trim();
-  if (found.measures.some((m) => m.stated || m.unit !== null) && !rest)
-    return { measures: found.measures, words: first };
-  return /^[a-z]/.test(said) ? { food: said, words: first } : null;
-}
-
 /** Reads one ingredient line into amounts and words. Never fails: what is no amount stays words. */
 export function readLineWords(line: string): LineWords {
   let written = clean(line.slice(markerLength(line)));
@@ -247,8 +198,6 @@ export function readLineWords(line: string): LineWords {
   const cleaned = written;
   const orSo = /\bor so\b|\b(?:ish|or thereabouts|give or take)\b/.test(text);
   const optional = OPTIONAL.test(text);
-  const way = (OWN_WAY.exec(text) ?? OWN_TAIL.exec(text))?.[1]?.trim();
-  const orNot = OR_NOT.test(text) || NO_BRACKET.test(text) || LEAVE_TAIL.test(text);
   const toTaste = TO_TASTE.test(text);
   const more = PLUS_MORE.exec(text);
   const plusMore = more ? more[0].replace(/^[\s,(;+&]+/, '').trim() : null;
@@ -265,18 +214,8 @@ export function readLineWords(line: string): LineWords {
   strip(TO_TASTE);
   strip(TO_COVER);
   strip(IF_ANY);
-  const perhaps = IF_TAIL.test(text);
-  strip(IF_TAIL);
-  if (orNot) {
-    strip(OR_NOT);
-    strip(NO_BRACKET);
-    strip(LEAVE_TAIL);
-  }
-  if (way !== undefined) {
-    strip(OWN_WAY);
-    strip(OWN_TAIL);
-  }
-  strip(ANY_KIND);
+  const asides = asidesOf(text);
+  for (const pattern of ASIDES) strip(pattern);
   strip(SIZE_OF);
   strip(WAS);
   const little = A_LITTLE.exec(text);
@@ -286,7 +225,7 @@ export function readLineWords(line: string): LineWords {
   // "3 artichoke hearts from a can": the can is where they come from, not how many
   const container = FROM_CONTAINER.exec(text)?.[1];
   if (container) strip(FROM_CONTAINER);
-  const own = way === undefined ? null : ownWay(way);
+  const { own } = asides;
   const startsWithNumber = /^\s*(?:\d|an?\b|half\b|one\b|two\b|three\b|four\b|pinch|scant|heap)/.test(text);
   const perHead = PER_HEAD.test(text) && !/\d\s*(?:g|kg|ml|oz|lb)\s+(?:each|apiece)\)?\s*$/.test(text);
   if (perHead) strip(PER_HEAD);
@@ -430,7 +369,7 @@ export function readLineWords(line: string): LineWords {
     together: orSplit.together,
     alternatives,
     preparation,
-    optional: optional || orNot || perhaps,
+    optional: optional || asides.optional,
     none: own?.share?.[2] === 0,
     toTaste,
     plusMore,

@@ -1,0 +1,80 @@
+import { readMeasures } from './measures';
+import { Reader, type Measure, type Three } from './reader';
+
+/** "if you're allowed it", "when we have them": outside brackets, to the end of the line. */
+const IF_TAIL =
+  /,?\s+\b(?:if|when|unless)\s+(?:you|i|we|they|he|she|the|your|it|there|any(?:one|body)|no ?one|people|kids|needed|necessary|possible|available|allowed|in season|feeling|not)\b[^()]*$/;
+/** "(I use none)", "(I only take half, the rest freezes)", "(we do 3)": what the cook really takes. */
+const OWN_WAY =
+  /\(\s*(?:i|we)(?:'ve|'d| have)?\s+(?:only |just |usually |now |always |often |mostly |normally )?(?:use|used|put|take|took|do|did|have|add|added)\s+(?:only |just |about )?([^()]*)\)/;
+/** "1 tsp sugar - I use half a date": the same behind a dash or comma, to the end. */
+const OWN_TAIL =
+  /\s+[-–—,;]\s*(?:i|we)(?:'ve|'d)?\s+(?:only |just |usually |now |always )?(?:use|do|put|take|have)\s+([^(),;]+)$/;
+/** "(no!)", "(nope)": not here, whatever stands before it. */
+const NO_BRACKET = /\(\s*(?:no+|nope|never|not (?:for us|any ?more|now|here)|skip(?:ped)?)\s*[!.]*\s*\)/;
+/** "walnuts - leave out for a low fat version". */
+const LEAVE_TAIL = /\s+[-–—,;]\s*(?:leave (?:it |them |these )?out|skip(?: it| them)?|omit)\b[^()]*$/;
+/** "peppers any colour". */
+const ANY_KIND = /,?\s+(?:of )?any (?:colou?r|kind|sort|type|variety|shape)s?(?: you (?:like|have))?\b/;
+/** "(or leave it out)", "(or none)". */
+const OR_NOT =
+  /\(?\b(?:or|can be|may be|could be|better)\s+(?:just )?(?:leave (?:it|them|this) out|left out|skip(?:ped)?(?: it| them)?|omit(?:ted)?(?: it)?|none(?: at all)?|nothing|without(?: it)?|not)\b\s*\)?/;
+
+/** What a cook says beside a line that she takes of it herself: a share, another amount, or another food. */
+export interface OwnWay {
+  readonly share?: Three;
+  readonly measures?: readonly Measure[];
+  readonly food?: string;
+  /** Her words for it. */
+  readonly words: string;
+}
+
+const SHARES: Readonly<Record<string, number>> = {
+  half: 0.5,
+  'a half': 0.5,
+  'half of it': 0.5,
+  'half that': 0.5,
+  'a third': 1 / 3,
+  'a quarter': 0.25,
+  'two thirds': 2 / 3,
+  'three quarters': 0.75,
+  none: 0,
+  nothing: 0,
+  'none of it': 0,
+  'no such thing': 0,
+};
+
+/** What "(I use …)" says: a share of the line, another amount, or another food. */
+function ownWay(way: string): OwnWay | null {
+  const first = (/^[^,;]*?(?=\s+(?:and|&|because|as|since|then)\b|[,;]|$)/.exec(way)?.[0] ?? way).trim();
+  const said = first.replace(/^(?:the )?/, '');
+  const share =
+    SHARES[said] ?? SHARES[said.replace(/ (?:of it|that|of that|the (?:can|tin|jar|amount))$/, '')];
+  if (share !== undefined) return { share: [share, share, share], words: first };
+  const r = new Reader(said, said);
+  const found = readMeasures(r);
+  const rest = r.text.slice(r.at).trim();
+  if (found.measures.some((m) => m.stated || m.unit !== null) && !rest)
+    return { measures: found.measures, words: first };
+  return /^[a-z]/.test(said) ? { food: said, words: first } : null;
+}
+
+/** All that is said beside a line and is no part of its food's name, to be taken out before it is read. */
+export const ASIDES: readonly RegExp[] = [
+  IF_TAIL,
+  OR_NOT,
+  NO_BRACKET,
+  LEAVE_TAIL,
+  OWN_WAY,
+  OWN_TAIL,
+  ANY_KIND,
+];
+
+/** What the asides of a line say: that it may be left out, and what the cook takes herself. */
+export function asidesOf(text: string): { readonly optional: boolean; readonly own: OwnWay | null } {
+  const way = (OWN_WAY.exec(text) ?? OWN_TAIL.exec(text))?.[1]?.trim();
+  return {
+    optional: [IF_TAIL, OR_NOT, NO_BRACKET, LEAVE_TAIL].some((pattern) => pattern.test(text)),
+    own: way === undefined ? null : ownWay(way),
+  };
+}
