@@ -1,7 +1,7 @@
 import { distance } from 'fastest-levenshtein';
 import { remember } from '@/core/memo';
 import { FOODS, type Food } from './table';
-import { isHarmless, tokens } from './tokens';
+import { isHarmless, nameKey, tokens } from './tokens';
 
 /** A food that words may mean. `confidence` 0–1: how much of the words the food's name accounts for. */
 export interface Candidate {
@@ -32,8 +32,6 @@ interface Index {
   readonly idf: ReadonlyMap<string, number>;
 }
 
-const key = (parts: readonly string[]) => [...parts].sort().join(' ');
-
 function indexOf(foods: readonly Food[]): Index {
   const names: Name[] = [];
   const postings = new Map<string, number[]>();
@@ -45,7 +43,7 @@ function indexOf(foods: readonly Food[]): Index {
       if (list.length === 0) continue;
       const name: Name = { food, text, tokens: list, last: all.at(-1) ?? '' };
       // the first row that claims a name keeps it
-      if (!exact.has(key(list))) exact.set(key(list), name);
+      if (!exact.has(nameKey(list))) exact.set(nameKey(list), name);
       const index = names.push(name) - 1;
       for (const token of list) {
         const posting = postings.get(token);
@@ -301,7 +299,7 @@ export function finderOver(foods: readonly Food[]): Finder {
       if (memo.length < 400) cache.set(memo, found);
       return found;
     },
-    ofName: (parts) => index.exact.get(key([...new Set(parts)]))?.food,
+    ofName: (parts) => index.exact.get(nameKey(parts))?.food,
   };
 }
 

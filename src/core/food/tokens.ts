@@ -75,3 +75,6 @@ export const tokens = remember((phrase: string): readonly string[] => {
 
 /** True for words that never change which food is meant: "large", "chopped", "organic". */
 export const isHarmless = (token: string): boolean => harmless.has(token) || /^\d/.test(token);
+
+/** A name's words in one order, every one of them once: "white beans" is not "beans". */
+export const nameKey = (words: readonly string[]): string => [...new Set(words)].sort().join(' ');

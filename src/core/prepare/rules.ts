@@ -61,9 +61,9 @@ export function claimEffect(food: Food, as: string, said: string): PreparationEf
   const high = Math.min(0.75, most);
   return {
     sodium: [Math.min(0.02, high), high * 0.8, high],
-    says: !low
-      ? 'a claim of less salt leaves three quarters of the usual at most'
-      : 'called low in sodium: at most 140 mg in a serving',
+    says: low
+      ? 'called low in sodium: at most 140 mg in a serving'
+      : 'a claim of less salt leaves three quarters of the usual at most',
     source: '21 CFR 101.61(b)(4) and (6)',
   };
 }

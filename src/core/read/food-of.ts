@@ -2,7 +2,7 @@ import rawCounterparts from '@content/compiled/counterparts.json';
 import { statesAgainst, SURE, type Candidate } from '@/core/food/find';
 import { wordsKey, type Larder } from '@/core/food/larder';
 import type { Food } from '@/core/food/table';
-import { tokens } from '@/core/food/tokens';
+import { nameKey, tokens } from '@/core/food/tokens';
 import { weigh } from '@/core/food/weigh';
 import { US_MEASURES } from '@/core/measure/units';
 import type { FoodWords } from '@/core/recipe/line';
@@ -189,19 +189,17 @@ export function find(said: FoodWords, larder: Larder): Found {
   };
 }
 
-/** A name in one spelling and order, with every word of it: "white beans" is not "beans". */
-const nameKey = (name: string): string => [...new Set(tokens(name))].sort().join(' ');
 const AT_HOME = /\bhome-?\s?(?:cooked|made)\b|\bfrom (?:scratch|dry|dried)\b|\bcooked at home\b/;
 
 /** Other foods the same words allow, by the row's `might`, unless the words rule them out. */
 export function mightBe(food: Food, words: FoodWords, as: string, larder: Larder): Food[] {
   if (food.might.length === 0) return [];
   const said = new Set(tokens(`${words.food} ${words.notes}`));
-  const called = nameKey(as);
+  const called = nameKey(tokens(as));
   const others = food.might.flatMap((rule) => {
     // "id@name": only where the food was called by that name
     const [id = '', name] = rule.split('@');
-    if (name !== undefined && nameKey(name) !== called) return [];
+    if (name !== undefined && nameKey(tokens(name)) !== called) return [];
     const other = larder.foodById(id);
     if (!other) return [];
     // what was cooked at home came out of no tin

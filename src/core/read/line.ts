@@ -56,12 +56,13 @@ function readFood(
       preparationEffect(f, said, fromCan(words) || f.kind === 'canned-bean'),
       claimEffect(f, f === food ? as : f.name, said),
     ].filter((e) => e !== null);
-  const sodiumOf = (f: Food): Option['sodium'] =>
-    effectsOf(f).reduce<Option['sodium']>(
+  const sodiumAfter = (effects: ReturnType<typeof effectsOf>): Option['sodium'] =>
+    effects.reduce<Option['sodium']>(
       ([low, best, high], e) => [low * e.sodium[0], best * e.sodium[1], high * e.sodium[2]],
       [1, 1, 1],
     );
-  for (const effect of effectsOf(food)) readings.push(`${effect.says} (${effect.source})`);
+  const effects = effectsOf(food);
+  for (const effect of effects) readings.push(`${effect.says} (${effect.source})`);
   const larder = settings.larder ?? TABLE_LARDER;
   if (found.meant)
     readings.unshift(
@@ -75,7 +76,7 @@ function readFood(
     options.push({
       food,
       grams: withMore(main.grams, food, line, servings),
-      sodium: sodiumOf(food),
+      sodium: sodiumAfter(effects),
       natural: settings.natural,
     });
     for (const other of might) {
@@ -88,7 +89,7 @@ function readFood(
         options.push({
           food: other,
           grams: withMore(weighed.grams, other, line, servings),
-          sodium: sodiumOf(other),
+          sodium: sodiumAfter(effectsOf(other)),
           natural: settings.natural,
         });
     }

@@ -1,8 +1,7 @@
 import type { ClauseSpan, Sentence } from './clauses';
 import { AUXILIARIES, NEGATORS, REMARKS, STEP_WORDS, verbOf } from './lexicon';
-import type { Token } from './tokens';
+import { wordAt } from './tokens';
 
-const word = (tokens: readonly Token[], i: number): string => tokens[i]?.word ?? '';
 const PRESENT_SUBJECTS = new Set(['i', 'we', 'this', 'here', 'you']);
 const PEOPLE: ReadonlySet<string> = new Set(STEP_WORDS.people);
 const OWNERS = new Set(['my', 'his', 'her', 'our', 'your', 'their', 'the', 'a', 'an', 'one', 'some']);
@@ -20,7 +19,6 @@ const DOES = new Set([
   'like',
   'swears',
   'wants',
-  'likes',
   'loves',
   'does',
   'always',
@@ -45,15 +43,15 @@ function othersAt({ tokens }: Sentence, c: ClauseSpan): number {
   let k = c.from;
   while (
     ['and', 'but', 'though', 'although', 'when', 'where', 'while', 'since', 'because'].includes(
-      word(tokens, k),
+      wordAt(tokens, k),
     )
   )
     k += 1;
-  const owned = OWNERS.has(word(tokens, k));
+  const owned = OWNERS.has(wordAt(tokens, k));
   if (owned) k += 1;
   // "my dear old gran"
   for (let n = 0; n < 3 && k + n < c.to; n += 1) {
-    const w = word(tokens, k + n);
+    const w = wordAt(tokens, k + n);
     const plain = w.replace(/['’]s$|['’]$/, '');
     if (PEOPLE.has(plain) && (owned || n === 0)) return k + n + 1;
     if (!owned || verbOf(w) || tokens[k + n]?.kind !== 'word') return -1;
@@ -64,10 +62,13 @@ function othersAt({ tokens }: Sentence, c: ClauseSpan): number {
 /** "…; we don't", "… but I never bother": what was told is not done here. */
 function isDenied({ tokens }: Sentence, c: ClauseSpan): boolean {
   let k = c.to;
-  while (tokens[k]?.kind === 'mark' || ['but', 'and', 'though', 'although'].includes(word(tokens, k))) k += 1;
+  while (tokens[k]?.kind === 'mark' || ['but', 'and', 'though', 'although'].includes(wordAt(tokens, k)))
+    k += 1;
   return (
     k > c.to &&
-    (PRESENT_SUBJECTS.has(word(tokens, k)) ? NEGATORS.has(word(tokens, k + 1)) : word(tokens, k) === 'not')
+    (PRESENT_SUBJECTS.has(wordAt(tokens, k))
+      ? NEGATORS.has(wordAt(tokens, k + 1))
+      : wordAt(tokens, k) === 'not')
   );
 }
 
@@ -82,7 +83,7 @@ export function othersWay(s: Sentence, c: ClauseSpan, from: number): 'remark' | 
   if (at < 0 || from < at) return null;
   if (isDenied(s, c)) return 'remark';
   for (let k = at; k < Math.min(at + 3, from); k += 1) {
-    const w = word(s.tokens, k);
+    const w = wordAt(s.tokens, k);
     if (PAST.has(w)) return 'remark';
     const verb = verbOf(w);
     if (verb?.form === 'ed') return 'remark';
@@ -100,21 +101,21 @@ export function isRemark(s: Sentence, c: ClauseSpan): boolean {
   // "my neighbour throws in a stock cube, I don't bother"
   const next = s.clauses[at + 1];
   const saysAt = next
-    ? next.from + (['but', 'and', 'though'].includes(word(s.tokens, next.from)) ? 1 : 0)
+    ? next.from + (['but', 'and', 'though'].includes(wordAt(s.tokens, next.from)) ? 1 : 0)
     : -1;
   if (
     next &&
-    PRESENT_SUBJECTS.has(word(s.tokens, saysAt)) &&
-    !PRESENT_SUBJECTS.has(word(s.tokens, c.from)) &&
-    NEGATORS.has(word(s.tokens, saysAt + 1)) &&
-    (next.to - saysAt <= 2 || ['bother', 'do'].includes(word(s.tokens, saysAt + 2)))
+    PRESENT_SUBJECTS.has(wordAt(s.tokens, saysAt)) &&
+    !PRESENT_SUBJECTS.has(wordAt(s.tokens, c.from)) &&
+    NEGATORS.has(wordAt(s.tokens, saysAt + 1)) &&
+    (next.to - saysAt <= 2 || ['bother', 'do'].includes(wordAt(s.tokens, saysAt + 2)))
   )
     return true;
   for (let k = at; k >= 0; k -= 1) {
     const own = s.clauses[k] as ClauseSpan;
     if (REMARKS.has(s.tokens, own.from, own.to) >= 0) return true;
     // a subject of its own says what is done here
-    if (PRESENT_SUBJECTS.has(word(s.tokens, own.from)) || own.verb?.form === 'base') return false;
+    if (PRESENT_SUBJECTS.has(wordAt(s.tokens, own.from)) || own.verb?.form === 'base') return false;
   }
   return false;
 }

@@ -12,12 +12,11 @@ import {
   SUBJECTS,
   verbOf,
 } from './lexicon';
-import type { Token } from './tokens';
+import { wordAt, type Token } from './tokens';
 
 /** Whether what a clause says is done. */
 export type Polarity = 'do' | 'not' | 'optional' | 'alternative' | 'remark';
 
-const word = (tokens: readonly Token[], i: number): string => tokens[i]?.word ?? '';
 /** "not only", "not too much", "no less than": no negation of what follows. */
 const NOT_NEGATING = new Set([
   'only',
@@ -105,15 +104,15 @@ const WISHES = new Set(['would', "you'd", "i'd", "we'd", 'you', 'i', 'we', 'they
 export function verbNegated({ tokens }: Sentence, c: ClauseSpan): boolean {
   const end = c.verbAt >= 0 ? c.verbAt : c.to;
   for (let i = c.from; i < end; i += 1) {
-    const w = word(tokens, i);
+    const w = wordAt(tokens, i);
     if (!NEGATORS.has(w) || w === 'no') continue;
-    const next = word(tokens, i + 1);
+    const next = wordAt(tokens, i + 1);
     if (NOT_NEGATING.has(next)) continue;
     // "don't be shy with the oil"
-    if (ENCOURAGES.has(next) || (next === 'be' && ENCOURAGES.has(word(tokens, i + 2)))) continue;
+    if (ENCOURAGES.has(next) || (next === 'be' && ENCOURAGES.has(wordAt(tokens, i + 2)))) continue;
     // "not any oil", "not butter" turns a noun alone
     if (w === 'not' && c.verbAt < 0 && (next === 'without' || tokens[i + 1] === undefined)) return true;
-    if (w === 'not' && c.verbAt < 0 && !AUXILIARIES.has(word(tokens, i - 1))) continue;
+    if (w === 'not' && c.verbAt < 0 && !AUXILIARIES.has(wordAt(tokens, i - 1))) continue;
     return true;
   }
   return false;
@@ -140,7 +139,7 @@ function swapped(s: Sentence, c: ClauseSpan, i: number): Polarity | null {
   const { tokens } = s;
   let joint = -1;
   for (let k = verbAt + 1; k < c.to; k += 1)
-    if (['for', 'with', 'by'].includes(word(tokens, k))) {
+    if (['for', 'with', 'by'].includes(wordAt(tokens, k))) {
       joint = k;
       break;
     }
@@ -150,7 +149,7 @@ function swapped(s: Sentence, c: ClauseSpan, i: number): Polarity | null {
   if (joint < 0) return i > verbAt ? 'alternative' : null;
   const behind = i > joint;
   if (may) return behind ? 'alternative' : i < verbAt ? 'do' : null;
-  const turned = verb.verb.id === 'substitute' && word(tokens, joint) === 'for';
+  const turned = verb.verb.id === 'substitute' && wordAt(tokens, joint) === 'for';
   return behind === turned ? 'not' : 'do';
 }
 
@@ -158,25 +157,26 @@ function swapped(s: Sentence, c: ClauseSpan, i: number): Polarity | null {
 function omitted(s: Sentence, c: ClauseSpan, i: number, end: number): Polarity | null {
   const { tokens } = s;
   const { verb, verbAt } = c;
-  const leaves = (k: number) => ['leave', 'leaves', 'left', 'leaving'].includes(word(tokens, k));
+  const leaves = (k: number) => ['leave', 'leaves', 'left', 'leaving'].includes(wordAt(tokens, k));
   // passive, behind the food
   for (let k = end; k < Math.min(c.to, end + 7); k += 1) {
-    if (tokens[k]?.kind === 'mark' && word(tokens, k) !== ',') break;
-    const hit = verbOf(word(tokens, k));
-    if (hit?.form === 'ed' && hit.verb.omits && AUXILIARIES.has(word(tokens, k - 1))) return 'not';
-    if (leaves(k) && word(tokens, k) === 'left' && ['out', 'off'].includes(word(tokens, k + 1))) return 'not';
+    if (tokens[k]?.kind === 'mark' && wordAt(tokens, k) !== ',') break;
+    const hit = verbOf(wordAt(tokens, k));
+    if (hit?.form === 'ed' && hit.verb.omits && AUXILIARIES.has(wordAt(tokens, k - 1))) return 'not';
+    if (leaves(k) && wordAt(tokens, k) === 'left' && ['out', 'off'].includes(wordAt(tokens, k + 1)))
+      return 'not';
   }
   if (!verb || i < verbAt) return null;
-  const out = (k: number) => k < c.to && ['out', 'off'].includes(word(tokens, k));
+  const out = (k: number) => k < c.to && ['out', 'off'].includes(wordAt(tokens, k));
   const outs =
     verb.verb.omits ||
     (leaves(verbAt) && (out(verbAt + 1) || out(end) || out(end + 1))) ||
-    (['cut', 'hold'].includes(word(tokens, verbAt)) && out(verbAt + 1)) ||
+    (['cut', 'hold'].includes(wordAt(tokens, verbAt)) && out(verbAt + 1)) ||
     (verb.verb.id === 'save' && verb.form === 's');
   if (!outs) return null;
   // "skip the oil in the pan": what stands behind a place is not what is skipped; an infinitive still is
   for (let k = verbAt + 1; k < i; k += 1) {
-    const w = word(tokens, k);
+    const w = wordAt(tokens, k);
     if (PREPOSITIONS.has(w) && !['out', 'of', 'off', 'to', 'on'].includes(w)) return null;
   }
   return verbNegated(s, c) && !verb.verb.always ? 'do' : 'not';
@@ -189,7 +189,7 @@ function saidBehind(s: Sentence, c: ClauseSpan, end: number): Polarity | null {
   if (next && end < c.to) {
     // "the fat ones": how they look
     if (next.word === 'ones' || next.word === 'one') return 'remark';
-    if (next.word === 'free' && !['range', 'from', 'of', 'flow'].includes(word(tokens, end + 1)))
+    if (next.word === 'free' && !['range', 'from', 'of', 'flow'].includes(wordAt(tokens, end + 1)))
       return 'not';
     if (
       AFTER_NOUN.has(next.word) &&
@@ -202,7 +202,7 @@ function saidBehind(s: Sentence, c: ClauseSpan, end: number): Polarity | null {
     const t = tokens[k] as Token;
     if (t.kind === 'mark' && t.word !== ',') break;
     // "tomato paste, no salt added" speaks of the salt
-    if (t.word === ',' && ['no', 'without', 'which', 'the', 'a'].includes(word(tokens, k + 1))) break;
+    if (t.word === ',' && ['no', 'without', 'which', 'the', 'a'].includes(wordAt(tokens, k + 1))) break;
     if (NEGATORS.has(t.word) || t.word === "isn't" || t.word === 'unnecessary') negated = true;
     if (t.word === 'unnecessary') return 'not';
     if (NEEDED.has(t.word) && negated) return 'not';
@@ -222,9 +222,9 @@ function scanned(s: Sentence, c: ClauseSpan, i: number): Polarity | null {
   for (let k = c.from; k < i; k += 1) {
     const t = tokens[k] as Token;
     const w = t.word;
-    const next = word(tokens, k + 1);
+    const next = wordAt(tokens, k + 1);
     // "instead of honey use syrup": the deed begins anew
-    if (k === c.verbAt && k > c.from && c.verb?.form === 'base' && word(tokens, k - 1) !== 'to') {
+    if (k === c.verbAt && k > c.from && c.verb?.form === 'base' && wordAt(tokens, k - 1) !== 'to') {
       negated = false;
       compared = false;
       continue;
@@ -235,7 +235,7 @@ function scanned(s: Sentence, c: ClauseSpan, i: number): Polarity | null {
       compared = false;
       k = instead.end - 1;
       // "rather than in butter"
-      if (PREPOSITIONS.has(word(tokens, k + 1))) k += 1;
+      if (PREPOSITIONS.has(wordAt(tokens, k + 1))) k += 1;
       continue;
     }
     const comparison = COMPARISONS.at(tokens, k);
@@ -243,9 +243,9 @@ function scanned(s: Sentence, c: ClauseSpan, i: number): Polarity | null {
       comparison &&
       !(
         w === 'like' &&
-        (WISHES.has(word(tokens, k - 1)) || (k === c.from + 1 && WISHES.has(word(tokens, c.from))))
+        (WISHES.has(wordAt(tokens, k - 1)) || (k === c.from + 1 && WISHES.has(wordAt(tokens, c.from))))
       ) &&
-      !(w === 'than' && NOT_NO.has(word(tokens, k - 1))) &&
+      !(w === 'than' && NOT_NO.has(wordAt(tokens, k - 1))) &&
       !AFTER_NOUN.has(w === 'like' ? '' : w)
     ) {
       compared = true;
@@ -260,9 +260,9 @@ function scanned(s: Sentence, c: ClauseSpan, i: number): Polarity | null {
       next !== 'little' &&
       next !== 'much' &&
       k > c.from &&
-      word(tokens, k - 1) !== 'such'
+      wordAt(tokens, k - 1) !== 'such'
     ) {
-      compared = word(tokens, k - 1) !== 'as' && !CONJUNCTIONS.has(word(tokens, k - 1)) ? true : compared;
+      compared = wordAt(tokens, k - 1) !== 'as' && !CONJUNCTIONS.has(wordAt(tokens, k - 1)) ? true : compared;
       continue;
     }
     if (w === 'no' || w === 'zero' || w === 'neither' || w === 'nor' || w === 'minus' || w === 'sans') {
@@ -270,11 +270,11 @@ function scanned(s: Sentence, c: ClauseSpan, i: number): Polarity | null {
         negated = true;
         either = false;
       }
-      if (next === 'need') k += ['for', 'of', 'to'].includes(word(tokens, k + 2)) ? 2 : 1;
+      if (next === 'need') k += ['for', 'of', 'to'].includes(wordAt(tokens, k + 2)) ? 2 : 1;
       continue;
     }
     if (w === 'without') {
-      either = word(tokens, k - 1) === 'or' && word(tokens, k - 2) === 'with';
+      either = wordAt(tokens, k - 1) === 'or' && wordAt(tokens, k - 2) === 'with';
       negated = !negatedVerb && !either;
       continue;
     }
@@ -283,7 +283,7 @@ function scanned(s: Sentence, c: ClauseSpan, i: number): Polarity | null {
       k += 1;
       continue;
     }
-    if (w === 'not' && !(c.verbAt > k && negatedVerb) && !AUXILIARIES.has(word(tokens, k - 1))) {
+    if (w === 'not' && !(c.verbAt > k && negatedVerb) && !AUXILIARIES.has(wordAt(tokens, k - 1))) {
       if (!NOT_NEGATING.has(next) && next !== 'without') negated = true;
       continue;
     }
@@ -308,7 +308,7 @@ function scanned(s: Sentence, c: ClauseSpan, i: number): Polarity | null {
     if (compared && (w === 'and' || w === 'with' || verbOf(w)?.form === 'ing')) compared = false;
     if (negated && PREPOSITIONS.has(w) && !['of', 'from', 'any'].includes(w) && k > c.from) {
       // "without moving them rub with salt": what follows a place or a means is another thing
-      if (!(w === 'for' && word(tokens, k - 1) === 'need')) negated = false;
+      if (!(w === 'for' && wordAt(tokens, k - 1) === 'need')) negated = false;
     }
   }
   if (either) return 'optional';

@@ -14,6 +14,9 @@ export interface Token {
   readonly glued: boolean;
 }
 
+/** The word at a place; empty beyond the ends. */
+export const wordAt = (tokens: readonly Token[], i: number): string => tokens[i]?.word ?? '';
+
 /** "w/ rice", "w/o oil". */
 const SHORT: Readonly<Record<string, string>> = { 'w/': 'with', 'w/o': 'without' };
 const ACCENTS = /[\u0300-\u036f]/g;
