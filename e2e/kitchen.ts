@@ -35,6 +35,8 @@ export async function takeIn(page: Page, text: string): Promise<void> {
 
 /** WCAG 2.2 A and AA by axe-core; the page must have no violation. */
 export async function expectAccessible(page: Page): Promise<void> {
+  // a view that was just opened has its title a moment after its content
+  await expect(page).toHaveTitle(/\S/);
   await page.evaluate(axe);
   const found = await page.evaluate(async () => {
     const run = (

@@ -17,6 +17,7 @@ test('the Shelf lists, opens, throws away and takes back', async ({ page }) => {
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(stew).toHaveCount(1);
   await fromMenu(page, stew, 'Remove');
+  await expect(stew).toHaveCount(0);
   await page.reload();
   await page.getByText('One recipe taken off the shelf').click();
   await page.getByRole('button', { name: 'Put back' }).click();

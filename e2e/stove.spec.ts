@@ -79,8 +79,12 @@ test('a step is said in the cook’s own words, and done in her own order', asyn
   await page.getByRole('button', { name: 'Begin cooking' }).click();
   const change = step(page).getByRole('button', { name: 'Change this step' });
   // the knife's work comes from the lines: no step of the method yet
-  while ((await change.count()) === 0)
+  await expect(step(page).getByRole('button', { name: /Done/ })).toBeVisible();
+  while ((await change.count()) === 0) {
+    const shown = (await step(page).textContent()) ?? '';
     await step(page).getByRole('button', { name: 'The next step' }).click();
+    await expect(step(page)).not.toHaveText(shown);
+  }
   await change.click();
   await page
     .getByLabel(/This step, for this pot/)

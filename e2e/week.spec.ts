@@ -22,6 +22,7 @@ test('the Week judges whole days, shows pots and what spoils, and goes out as a 
   const list = page.getByRole('region', { name: 'Shopping list' });
   await expect(list).toContainText('Red lentils');
   await list.getByRole('checkbox', { name: /Red lentils/ }).click();
+  await expect(list.getByRole('checkbox', { name: /Red lentils/ })).toBeChecked();
   await page.reload();
   await page.getByRole('button', { name: 'Shopping list' }).click();
   await expect(list.getByRole('checkbox', { name: /Red lentils/ })).toBeChecked();

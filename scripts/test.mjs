@@ -55,6 +55,7 @@ if (existsSync(browser)) {
   const { stats } = JSON.parse(readFileSync(browser, 'utf8'));
   passed += stats.expected + stats.flaky;
   failed += stats.unexpected;
+  if (stats.flaky > 0) console.log(`\n${stats.flaky} browser tests passed only at the second try`);
   counted = stats.expected + stats.unexpected > 0;
 }
 if (!counted || (!browserOk && failed === 0)) failed += 1;

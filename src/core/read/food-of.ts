@@ -86,6 +86,9 @@ export function find(said: FoodWords, larder: Larder): Found {
     candidates = others;
     best = others[0];
   };
+  // "two tins of water": the tin is the measure
+  if (can && (best?.confidence ?? 0) < SURE)
+    take(findFood(plain, words.notes).filter((c) => c.food.kind === 'water'));
   // "oil, olive": the name turned round at its comma
   const after = (words.notes.split(',')[0] ?? '').replace(/\s*(?:about )?\d[\d.,/]*\s*[a-z]*\s*$/, '').trim();
   // what the notes already led to is not turned again: "tomatoes, canned, no salt added"

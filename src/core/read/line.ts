@@ -25,6 +25,21 @@ const PIECE_ONLY_ARTICLE = (words: FoodWords) =>
   !words.measures[0].stated &&
   !words.measures[0].each;
 
+/** Kinds of which even very much brings nothing that a limit looks at. */
+const MATTERS_LITTLE = new Set(['water', 'herb', 'spice', 'acid', 'leaf']);
+
+/** An amount that is written and not understood, of a food that matters little: up to four times the most that is usual. */
+function anyAmount(food: Food, servings: number): Weighed | null {
+  const usual = unsaid(food, null, servings);
+  return usual
+    ? {
+        ...usual,
+        grams: { ...usual.grams, low: 0, high: usual.grams.high * 4 },
+        readings: ['the amount could not be read; even much of it matters little'],
+      }
+    : null;
+}
+
 function readFood(
   words: FoodWords,
   found: Found,
@@ -40,7 +55,7 @@ function readFood(
     const weighed = weigh(words, f, settings.measures);
     if (weighed) return weighed;
     if (words.measures.length === 0 || PIECE_ONLY_ARTICLE(words)) return unsaid(f, line.purpose, servings);
-    return null;
+    return MATTERS_LITTLE.has(f.kind) ? anyAmount(f, servings) : null;
   };
   const one = amountOf(food);
   const everyone = line.perHead && words.measures.some((m) => m.stated || m.unit !== null);
@@ -267,7 +282,7 @@ export function readLine(line: SourceLine, settings: ReadSettings, servings: num
     for (const other of others)
       corners = together(corners, cornersOfLine(other.options ?? [], optional || assumed));
   }
-  if (words.none && missing !== 'food') {
+  if (words.none) {
     corners = [zeros()];
     items = items.map((i) => ({ ...i, read: { ...i.read, grams: exact(0), might: [] } }));
   }
@@ -289,10 +304,9 @@ export function readLine(line: SourceLine, settings: ReadSettings, servings: num
     byPlate: [...items, ...altItems].some((i) => i.byPlate),
     nothing,
     corners,
-    missing:
-      words.none && missing !== 'food'
-        ? null
-        : (missing ?? (altMissing ? (altItems.some((a) => !a.read.food) ? 'food' : 'amount') : null)),
+    missing: words.none
+      ? null
+      : (missing ?? (altMissing ? (altItems.some((a) => !a.read.food) ? 'food' : 'amount') : null)),
   };
 }
 

@@ -98,12 +98,26 @@ const MADE_OF = new Set([
   'animal-fat',
 ]);
 
+/** Words of families so wide that an amount of one is no amount of another. */
+const WIDE = new Set([
+  'berry',
+  'fruit',
+  'vegetable',
+  'root',
+  'green',
+  'herb',
+  'spice',
+  'grain',
+  'meat',
+  'leaf',
+]);
+
 /** Kinds whose plain word is used of any food that ends in it. */
 const PLAIN = new Set(['seed', 'nut']);
 
 /** "the parmesan" of a list that holds vegan parmesan; kinds that are called by the name of what they stand for. */
 const PLANT_FOR: Readonly<Record<string, readonly string[]>> = {
-  animal: ['plant-dairy', 'plant-milk', 'meat-stand-in', 'soy', 'coconut'],
+  animal: ['plant-dairy', 'plant-milk', 'meat-stand-in', 'soy', 'coconut', 'nut', 'nut-butter'],
   'animal-fat': ['solid-fat'],
 };
 
@@ -113,8 +127,15 @@ const PLANT_FOR: Readonly<Record<string, readonly string[]>> = {
  *
  * @param words the name in the table's spelling
  * @param definite "the", "remaining": it was named before
+ * @param stated with an amount of its own: "200 g berries" are not the banana of the list
  */
-export function refersTo(food: Food, all: readonly string[], definite: boolean, cover: Cover): number[] {
+export function refersTo(
+  food: Food,
+  all: readonly string[],
+  definite: boolean,
+  cover: Cover,
+  stated = false,
+): number[] {
   // "the fried onions" are the onions
   const plain = all.filter((w, i) => i === all.length - 1 || (verbOf(w)?.form !== 'ed' && !isHarmless(w)));
   const words = plain.length > 0 ? plain : all;
@@ -124,7 +145,9 @@ export function refersTo(food: Food, all: readonly string[], definite: boolean, 
   cover.lines.forEach((line, i) => {
     const same =
       line.ids.has(food.id) ||
-      (family !== undefined && family.some((k) => line.kinds.has(k))) ||
+      (family !== undefined &&
+        family.some((k) => line.kinds.has(k)) &&
+        (!WIDE.has(head) || definite || !stated || [...line.heads].some((h) => h.endsWith(head)))) ||
       (line.heads.has(head) &&
         words.every((w) => line.words.has(w)) &&
         (words.length > 1 || !OFFENDS.has(food.kind) || line.kinds.has(food.kind))) ||

@@ -12,6 +12,9 @@ const OWN_TAIL =
   /\s+[-–—,;]\s*(?:i|we)(?:'ve|'d)?\s+(?:only |just |usually |now |always )?(?:use|do|put|take|have)\s+([^(),;]+)$/;
 /** "(no!)", "(nope)": not here, whatever stands before it. */
 const NO_BRACKET = /\(\s*(?:no+|nope|never|not (?:for us|any ?more|now|here)|skip(?:ped)?)\s*[!.]*\s*\)/;
+/** "if you have one (I don't)": the cook takes none of it. */
+const NOT_MINE =
+  /\(\s*(?:i|we)\s+(?:don'?t|do not|never(?: do| use (?:it|them|any))?|haven'?t|skip(?: it| this| that| them)?|leave (?:it|that|this|them) out|omit (?:it|this|that|them))(?: ever| bother| any more)?\s*[!.]*\s*\)/;
 /** "walnuts - leave out for a low fat version". */
 const LEAVE_TAIL = /\s+[-–—,;]\s*(?:leave (?:it |them |these )?out|skip(?: it| them)?|omit)\b[^()]*$/;
 /** "peppers any colour". */
@@ -68,13 +71,19 @@ export const ASIDES: readonly RegExp[] = [
   OWN_WAY,
   OWN_TAIL,
   ANY_KIND,
+  NOT_MINE,
 ];
 
 /** What the asides of a line say: that it may be left out, and what the cook takes herself. */
-export function asidesOf(text: string): { readonly optional: boolean; readonly own: OwnWay | null } {
+export function asidesOf(text: string): {
+  readonly optional: boolean;
+  readonly none: boolean;
+  readonly own: OwnWay | null;
+} {
   const way = (OWN_WAY.exec(text) ?? OWN_TAIL.exec(text))?.[1]?.trim();
   return {
     optional: [IF_TAIL, OR_NOT, NO_BRACKET, LEAVE_TAIL].some((pattern) => pattern.test(text)),
+    none: NOT_MINE.test(text),
     own: way === undefined ? null : ownWay(way),
   };
 }

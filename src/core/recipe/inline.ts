@@ -4,7 +4,8 @@ import { readQuantity } from '@/core/measure/quantity';
 import { readUnit } from '@/core/measure/units';
 import { remember } from '@/core/memo';
 import { clean } from './clean';
-import { startsWithAmount } from './score';
+import { PREPARATION } from './alternatives';
+import { startsAsStep, startsWithAmount } from './score';
 import type { Stretch } from './source';
 
 /** "bay leaf, thyme" without amounts: a list of foods, unless it is one food turned round ("milk, soy"). */
@@ -27,6 +28,17 @@ function foodList(text: string): Stretch[] | null {
 const BIT =
   /^(?:(?:and|plus|with) )?(?:an? )?(?:(?:good|little|big|small|generous|large) )?(?:drizzle|pinch|splash|squeeze|handful|dash|knob|spoonful|glug|dollop|sprinkling|scattering|dusting|sprigs?|blob|lump) of\s+/i;
 
+/** "red onions quartered", "potatoes cut in wedges": a name without what is done to it. */
+function withoutEnd(words: string): string {
+  const parts =
+    words
+      .split(/\s+(?:cut|torn|broken|sliced|chopped) (?:in|into)\b/)[0]
+      ?.trim()
+      .split(/\s+/) ?? [];
+  while (parts.length > 1 && PREPARATION.has(parts.at(-1) ?? '')) parts.pop();
+  return parts.join(' ');
+}
+
 /** "2 onions, 3 carrots, 1 tin tomatoes" on one line: a list, cut where a new food starts. */
 function splitAtFoods(text: string, listed: boolean): Stretch[] {
   const start = 0;
@@ -47,7 +59,8 @@ function splitAtFoods(text: string, listed: boolean): Stretch[] {
       const bit = BIT.exec(lower)?.[0].length ?? 0;
       const rest = lower.slice(bit || (q?.end ?? 0)).replace(/^\s*/, '');
       const u = q ? readUnit(rest, rest, 0) : null;
-      const food = findFood(rest.slice(u?.end ?? 0).replace(/[,(].*$/, ''), '', 1)[0];
+      const named = withoutEnd(rest.slice(u?.end ?? 0).replace(/[,(].*$/, ''));
+      const food = findFood(named, '', 1)[0];
       return {
         // in a list a bit of something unknown is still something of its own
         food: (food !== undefined && food.confidence >= SURE) || (listed && (bit > 0 || u !== null)),
@@ -77,6 +90,29 @@ function splitAtFoods(text: string, listed: boolean): Stretch[] {
     const text = p.text.slice(joint).trimEnd();
     return { text, start: p.start + joint, end: p.start + joint + text.length };
   });
+}
+
+/** Ends of sentences in a row; "approx. 200 g" and "1 tbsp. salt" go on. */
+const SENTENCE_END =
+  /(?<=[a-z)\]]{2}[.!;])(?<!\b(?:approx|tbsp|tsp|ca|incl|pkg|lb|oz|pt|qt|med|lg|sm)\.)\s+(?=[A-Z])/g;
+
+/**
+ * "600 g potatoes in wedges, two onions. Toss in 1 tbsp aquafaba, then roast.": the list of a row, and the sentences
+ * behind it that tell what is done, each with its place.
+ */
+export function rowAndTold(row: Stretch): Stretch[] {
+  const ends = [...row.text.matchAll(SENTENCE_END)];
+  const first = ends.find((end) => startsAsStep(row.text.slice(end.index + end[0].length)));
+  if (!first) return [row];
+  const from = first.index + first[0].length;
+  return [
+    {
+      text: row.text.slice(0, first.index).replace(/\.$/, ''),
+      start: row.start,
+      end: row.start + first.index,
+    },
+    { text: row.text.slice(from), start: row.start + from, end: row.end },
+  ];
 }
 
 const splitList = remember((text: string) => splitAtFoods(text, true));

@@ -2,7 +2,9 @@ import { readUnit, VAGUE } from '@/core/measure/units';
 import { ASIDES, asidesOf } from './asides';
 import { AND, noteAlternatives, PREPARATION, splitAlternatives } from './alternatives';
 import { clean, markerLength } from './clean';
-import { bracketEquivalent, readMeasure, readMeasures, trailingMeasure } from './measures';
+import { amountBehind } from './behind';
+import { bracketEquivalent, readMeasure, readMeasures } from './measures';
+import { plainTalk } from './talk';
 import { mul, Reader, type Measure, type Measures, type Three } from './reader';
 
 /** One food of a line and what may stand for it. */
@@ -55,9 +57,6 @@ const A_LITTLE =
 const WAS =
   /(?<=[a-z])\s+(?:(?:that|which) (?:the )?|the )[a-z]+(?: (?:was|were|have been|had been))? (?:soaked|cooked|boiled|steeped|simmered) in\b/;
 const FOR_PART = /\s+for (?:the|each) [a-z]+(?: [a-z]+)?\s*$/;
-/** "a tablespoon and a half of": one and a half of them. */
-const AND_A_HALF =
-  /\b(an?|one|two|three|four|\d+)\s+((?:heaped|heaping|level|big|good|large|small|rounded)\s+)?(tablespoons?|teaspoons?|tbsps?|tsps?|cups?|mugs?|pints?|litres?|liters?|pounds?|kilos?|tins?|cans?|handfuls?|spoons?|spoonfuls?)\s+and\s+a\s+(half|quarter)\b/g;
 const TO_TASTE = /\b(?:or )?(?:to|for|as per) taste\b|\bto your taste\b|\bto your liking\b|\bor to taste\b/;
 const PLUS_MORE =
   /[,(;+&]?\s*\b(?:plus|and|with) (?:a (?:little|bit|few|splash) )?(?:some )?(?:more|extra)\b([^)]*)\)?|,\s*(?:and )?extra (?:for|to)\b([^)]*)|[,(]\s*(?:or )?more (?:if|to taste|as needed|when|as you)\b([^)]*)\)?/;
@@ -78,6 +77,9 @@ const TIMES = /\s+(?:(?:x|times)\s*(\d{1,2})|(twice)|(three times))\s*$/;
 /** "+ 1 tsp", "plus another ¼ tsp", "then 2 more": more of the same food. */
 const AND_MORE =
   /[\s,;]*(?:\+|\bplus\b|\b(?:and )?then\b)\s*((?:another |a further |an extra )?(?:\d|½|half|an? |one|two|three|four)[^,;()+]{0,40})$/;
+/** "NO butter", "without any oil": it is said that none goes in; "no salt added beans" are beans. */
+const REFUSED =
+  /^\s*(?:absolutely |definitely )?(?:no|without(?: any)?|skip(?: the)?|not any)\s+(?=[a-z])(?!(?:need|added|salt|sugar|oil|sodium|fat|knead|cook|bake|churn|mayo)\b[ -]+[a-z])/i;
 const NOISE = /^\s*(?:of|the|x|-|,|\.|:|about)\s+/;
 
 const JUICE =
@@ -153,47 +155,13 @@ function furtherMeasure(words: string): Measure | null {
   return found.unit !== null || /\bmore\b/.test(words) ? found : null;
 }
 
-/** "soy sauce, half a cup", "chickpeas, half a can, the salt-free ones": an amount in words behind a comma. */
-function behindComma(prep: string): { measures: Measure[]; before: string; source: string } | null {
-  for (const piece of prep.split(',')) {
-    const words = piece.trim();
-    const amount = words.replace(/^(?:(?:just|only|say|maybe|perhaps|probably|roughly|around|some)\s+)+/, '');
-    if (!/^(?:about |a |an |half|one|two|three|four|five|six|\d|½|¼|¾|⅓|⅔)/.test(amount)) continue;
-    const guessed = amount !== words && !/^(?:about|just|only)\b/.test(words) ? `about ${amount}` : amount;
-    const r = new Reader(guessed, guessed);
-    const found = readMeasures(r);
-    if (found.measures.some((m) => m.unit !== null) && !r.text.slice(r.at).trim())
-      return { measures: [...found.measures], before: '', source: prep };
-  }
-  return null;
-}
-
 /** Reads one ingredient line into amounts and words. Never fails: what is no amount stays words. */
 export function readLineWords(line: string): LineWords {
-  let written = clean(line.slice(markerLength(line)));
-  // a line that opens with its options: "optional: 2 tbsp pine nuts"
-  written = written.replace(/^\s*(?:optional|opt\.?)\s*[:-]?\s*/i, (m) => (m ? 'optional ' : m));
-  written = written.replace(/\bs\s*(?:&|\+|n|and)\s*p\b/i, 'salt and pepper');
-  written = turnArrow(written);
+  let written = turnArrow(plainTalk(clean(line.slice(markerLength(line)))));
+  const refused = REFUSED.exec(written)?.[0] ?? '';
+  written = written.slice(refused.length);
   // the whole grain of a flour or bread is no size of it
   written = written.replace(/\bwhole[ -](?=wheat|grain|meal)/gi, 'whole').replace(/\bwhole (?=kernel)/gi, '');
-  written = written.replace(
-    AND_A_HALF,
-    (_, n: string, how: string | undefined, unit: string, part: string) =>
-      `${/^an?$/i.test(n) ? 'one' : n} and a ${part} ${how ?? ''}${unit}`,
-  );
-  // "3-ish tablespoons", "whatever's left of the rice", "small pack mint"
-  written = written
-    .replace(/^(\s*\d[\d./]*)[- ]?ish\b/i, 'about $1')
-    .replace(
-      /^\s*(?:whatever(?:'s| is)? left (?:of|over of)|what(?:'s| is) left of|the (?:rest|remains) of) (?:the )?/i,
-      'leftover ',
-    )
-    .replace(/^\s*enough (?=[a-z])/i, '')
-    .replace(
-      /^(?=(?:small|large|big|medium|little|good|generous) (?:pack|packet|bunch|bag|tin|can|jar|tub|pot|handful|head|piece|knob|bulb)s?\b)/i,
-      '1 ',
-    );
   let text = written.toLowerCase();
   const cleaned = written;
   const orSo = /\bor so\b|\b(?:ish|or thereabouts|give or take)\b/.test(text);
@@ -294,7 +262,7 @@ export function readLineWords(line: string): LineWords {
     }
   }
   // trailing amounts: "flour 200 g", "tahini - 2 tbsp", "carrots x 2"
-  let measures = measured.measures;
+  let measures: readonly Measure[] = measured.measures;
   const [said] = measures;
   if (added && said)
     measures = [
@@ -315,7 +283,7 @@ export function readLineWords(line: string): LineWords {
       readings: [...m.readings, `${times} times`],
     }));
   if (measures.length === 0) {
-    const tail = trailingMeasure(bare) ?? trailingMeasure(prep) ?? behindComma(prep);
+    const tail = amountBehind(bare, prep);
     if (tail) {
       measures = tail.measures;
       if (tail.source === bare) bare = tail.before;
@@ -370,7 +338,7 @@ export function readLineWords(line: string): LineWords {
     alternatives,
     preparation,
     optional: optional || asides.optional,
-    none: own?.share?.[2] === 0,
+    none: refused !== '' || asides.none || own?.share?.[2] === 0,
     toTaste,
     plusMore,
     perHead,

@@ -292,17 +292,3 @@ export function bracketEquivalent(
     );
   return { measure: edible ? { ...measure, edible } : measure, length: close + 1 };
 }
-
-/** An amount behind the food: "flour 200 g", "tahini - 2 tbsp", "carrots x 2". */
-export function trailingMeasure(
-  text: string,
-): { measures: Measure[]; before: string; source: string } | null {
-  const m =
-    /^(.*?[a-z)])\s*(?:[-:x,]\s*)?\s(?:x\s*)?((?:about\s+)?\d[\d\s./-]*\s*[a-z. ]*)$/.exec(text.trim()) ??
-    /^()((?:about\s+)?\d[\d\s./-]*\s*[a-z. ]*)$/.exec(text.trim());
-  if (!m?.[2]) return null;
-  const r = new Reader(m[2], m[2]);
-  const measured = readMeasures(r);
-  if (!measured.measures.length || r.text.slice(r.at).trim()) return null;
-  return { measures: [...measured.measures], before: m[1] ?? '', source: text };
-}

@@ -2,7 +2,7 @@ import { remember } from '@/core/memo';
 import { clean } from './clean';
 import { findFood, SURE } from '@/core/food/find';
 import { headingOf, isBareSection, META, sectionName, type Heading } from './heading';
-import { splitInline } from './inline';
+import { rowAndTold, splitInline } from './inline';
 import { ingredientScore, startsWithAmount, startsAsStep, startsWithMeasure } from './score';
 import { SAYS_KIND, type RowKind, type UnsureRow } from './row-kind';
 import { servingsInTitle, servingsRow, told } from './servings-told';
@@ -210,9 +210,12 @@ class Parser {
     else this.list(rest, true);
   }
 
+  /** A row of the list; what it goes on to tell in sentences of its own is method. */
   private list(stretch: Stretch, listed: boolean): void {
-    for (const piece of splitInline(stretch.text, stretch.start, listed))
+    const [row = stretch, ...told] = rowAndTold(stretch);
+    for (const piece of splitInline(row.text, row.start, listed || told.length > 0))
       this.lines.push({ ...piece, section: this.section });
+    this.steps.push(...told);
   }
 
   private isTitle(stretch: MarkedStretch, heading: Heading | null, index: number): boolean {

@@ -4,7 +4,9 @@ import { wordAt } from './tokens';
 
 const PRESENT_SUBJECTS = new Set(['i', 'we', 'this', 'here', 'you']);
 const PEOPLE: ReadonlySet<string> = new Set(STEP_WORDS.people);
-const OWNERS = new Set(['my', 'his', 'her', 'our', 'your', 'their', 'the', 'a', 'an', 'one', 'some']);
+const OWNERS = new Set(
+  'my his her our your their the a an one some most many other all these those'.split(' '),
+);
 /** Verbs of telling in the past: "had 125 g butter", "was fried in oil". */
 const PAST = new Set(['had', 'was', 'were', 'used', 'did', 'would', 'went', 'got']);
 /** Verbs that a person, or a book, does something with: "puts", "swears by", "calls for". */
@@ -53,7 +55,7 @@ function othersAt({ tokens }: Sentence, c: ClauseSpan): number {
   for (let n = 0; n < 3 && k + n < c.to; n += 1) {
     const w = wordAt(tokens, k + n);
     const plain = w.replace(/['’]s$|['’]$/, '');
-    if (PEOPLE.has(plain) && (owned || n === 0)) return k + n + 1;
+    if ((PEOPLE.has(plain) || PEOPLE.has(plain.replace(/s$/, ''))) && (owned || n === 0)) return k + n + 1;
     if (!owned || verbOf(w) || tokens[k + n]?.kind !== 'word') return -1;
   }
   return -1;
@@ -70,6 +72,32 @@ function isDenied({ tokens }: Sentence, c: ClauseSpan): boolean {
       ? NEGATORS.has(wordAt(tokens, k + 1))
       : wordAt(tokens, k) === 'not')
   );
+}
+
+/** Deeds that take back what was just told: "skip that", "I swap it for stock". */
+const TAKES_BACK = new Set([
+  'skip',
+  'omit',
+  'ditch',
+  'avoid',
+  'forgo',
+  'swap',
+  'replace',
+  'substitute',
+  'switch',
+]);
+const THAT = new Set(['that', 'it', 'this', 'them', 'those']);
+
+/** "normally 1 tbsp oil, but I swap that for tahini": the clause behind takes this one back. */
+function isTakenBack(s: Sentence, c: ClauseSpan): boolean {
+  const next = s.clauses[s.clauses.indexOf(c) + 1];
+  if (!next?.verb || next.verb.form !== 'base' || !THAT.has(wordAt(s.tokens, next.verbAt + 1))) return false;
+  const before = s.tokens.slice(next.from, next.verbAt).map((t) => t.word);
+  // "you can skip it" leaves both ways open
+  if (before.some((w) => AUXILIARIES.has(w) || NEGATORS.has(w))) return false;
+  const leavesOut =
+    next.verb.verb.id === 'leave' && ['out', 'off'].includes(wordAt(s.tokens, next.verbAt + 2));
+  return leavesOut || TAKES_BACK.has(next.verb.verb.id);
 }
 
 /**
@@ -97,6 +125,7 @@ export function isRemark(s: Sentence, c: ClauseSpan): boolean {
   if (s.label.length > 0 && REMARKS.has(s.label, 0, s.label.length) >= 0) return true;
   // "nonna's: pancetta, 4 tbsp oil"
   if (s.label.some((t) => PEOPLE.has(t.word.replace(/['’]s$|['’]$/, '')))) return true;
+  if (isTakenBack(s, c)) return true;
   const at = s.clauses.indexOf(c);
   // "my neighbour throws in a stock cube, I don't bother"
   const next = s.clauses[at + 1];

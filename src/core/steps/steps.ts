@@ -66,7 +66,7 @@ function shareOf(
 }
 
 function foodOf(scan: Scan, source: Source, s: Sentence, m: Mention, used: Map<number, number>): StepFood {
-  const lines = refersTo(m.food, m.words, m.definite, scan.cover);
+  const lines = refersTo(m.food, m.words, m.definite, scan.cover, m.stated);
   const span = spanOf(s, m.phraseFrom, m.to);
   const share = shareOf(source.text, span[0], lines[0], used);
   const stated = m.stated ? m.read : null;
@@ -102,7 +102,13 @@ function mediumOf(
   const does = foods.filter((f) => f.polarity === 'do').map((f) => f.m);
   const fat = does.find((m) => FATS.has(m.food.kind));
   if (fat && (verb?.fat || verb?.tools.length)) return fat.food.kind === 'oil' ? 'oil' : 'fat';
-  const words = s.tokens.slice(c.from, c.to).map((t) => t.word);
+  // "dry-fry": the word before the deed is its medium, and nothing of the clause before
+  const joined = s.tokens[c.verbAt]?.glued ? (s.tokens[c.verbAt - 1]?.word ?? '') : '';
+  if (joined === 'dry' || joined === 'air') return 'dry';
+  if (joined === 'water' || joined === 'stock') return joined;
+  const words = s.tokens.flatMap((t, i) =>
+    i >= c.from && i < c.to && !s.tokens[i + 1]?.glued ? [t.word] : [],
+  );
   if (words.some((w) => w === 'dry' || w === 'nonstick' || w === 'ungreased')) return 'dry';
   const cooks =
     verb !== undefined &&

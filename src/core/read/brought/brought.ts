@@ -1,5 +1,6 @@
 import type { Recipe } from '@/core/recipe/source';
 import { TABLE_LARDER, type Larder } from '@/core/food/larder';
+import { tokens } from '@/core/food/tokens';
 import { remember } from '@/core/memo';
 import { type Named, type Sentence, sentencesOf } from '@/core/step/clauses';
 import { MADE, NEGATORS } from '@/core/step/lexicon';
@@ -8,10 +9,11 @@ import { coverOf, refersTo } from '../refer';
 import { type ReadLine, type ReadSettings } from '../types';
 import { deeds } from './deeds';
 import { DAIRY, FATS, PROMISED } from './kinds';
-import { isMeasure, mentionOf } from './mention';
+import { isMeasure, mentionOf, PRESSED, type Mention } from './mention';
 import { larger } from './more';
 import { namerOf } from './namer';
 import { type Scan, type Source, foodsOf } from './scan';
+import { strayAmounts } from './stray';
 import { take } from './take';
 import { unknowns } from './unknowns';
 
@@ -130,19 +132,49 @@ export function broughtBy(
     for (const c of sentence.clauses) {
       deeds(scan, source, sentence, c);
       unknowns(scan, source, sentence, c);
+      strayAmounts(scan, source, sentence, c);
     }
   larger(scan);
   return scan.out;
 }
 
-/** Foods behind a line's own that its reader did not take in, and that a limit looks at. */
-function inTail(scan: Scan, source: Source, id: string): boolean {
-  const food = scan.larder.foodById(id);
-  const line = source.line;
-  if (!food || !line || !(FATS.has(food.kind) || food.kindClass === 'oil' || food.adds.includes('oil')))
-    return false;
+/** Words before an amount that tell what the line's own food is made of or weighs, not what goes in beside it. */
+const OF_ITS_OWN = new Set([
+  'from',
+  'made',
+  'or',
+  'equals',
+  'yields',
+  'gives',
+  'like',
+  'than',
+  'was',
+  'were',
+  'into',
+]);
+
+const closedBefore = (s: Sentence, at: number): boolean =>
+  s.tokens.slice(s.from, at).some((t) => t.word === ')');
+
+/** Foods behind a line's own that its reader did not take in: fats, and whatever has an amount of its own. */
+function inTail(source: Source, s: Sentence, m: Mention): boolean {
+  const { food } = m;
+  const { line } = source;
+  if (!line || line.words?.none) return false;
   const own = [...line.foods, ...line.alternatives].flatMap((f) => (f.food ? [f.food, ...f.might] : []));
-  return !own.some((f) => f.id === food.id || FATS.has(f.kind) || f.adds.includes('oil'));
+  if (own.some((f) => f.id === food.id)) return false;
+  if (FATS.has(food.kind) || food.kindClass === 'oil' || food.adds.includes('oil'))
+    return !own.some((f) => FATS.has(f.kind) || f.adds.includes('oil'));
+  if (!m.stated || m.polarity === 'alternative') return false;
+  // "2 flax eggs (2 tbsp flaxseed + 5 tbsp water)": a bracket that opens with an amount tells what it is made of
+  const bracketed = line.line.text[source.start - line.line.start - 1] === '(';
+  const first = s.tokens[s.from];
+  if (bracketed && (first?.kind === 'number' || isMeasure(first?.word ?? '')) && !closedBefore(s, m.from))
+    return false;
+  if ([1, 2].some((k) => OF_ITS_OWN.has(s.tokens[m.phraseFrom - k]?.word ?? ''))) return false;
+  // "4 tomatoes, 400 g plum tomatoes": the same in other words
+  const head = m.words.at(-1);
+  return !line.foods.some((f) => f.food !== null && tokens(`${f.text} ${f.food.name}`).includes(head ?? ''));
 }
 
 /** What a food is that its own words leave open, and words before them told. */
@@ -176,6 +208,16 @@ function appositions(scan: Scan, s: Sentence): ReadonlySet<Named> {
   return out;
 }
 
+/** "juice of half a lemon": a juice whose fruit is named behind it. */
+function isPressed(s: Sentence, juice: Named): boolean {
+  if (juice.to !== juice.from + 1 || s.tokens[juice.to]?.word !== 'of') return false;
+  for (let k = juice.to + 1; k < Math.min(s.to, juice.to + 6); k += 1) {
+    if (s.tokens[k]?.kind === 'mark') return false;
+    if (s.named[k - s.from]?.kind === 'food') return true;
+  }
+  return false;
+}
+
 /** "320 kcal, 9 g fat per portion": what a portion holds, and nothing that goes in. */
 const FIGURES = new Set(['kcal', 'calories', 'kilojoules', 'kj', 'nutrition', 'macros']);
 
@@ -189,10 +231,11 @@ function foodsIn(scan: Scan, source: Source, s: Sentence): void {
   for (const c of s.clauses)
     for (const named of foodsOf(s, c)) {
       if (said.has(named)) continue;
-      if (source.tail && !inTail(scan, source, named.id)) continue;
       if (named.from < c.from) continue;
       // "butter each slice": the word is the deed
       if (named.from === c.verbAt && named.to === c.verbAt + 1) continue;
+      // "juice of half a lemon": the fruit says whose
+      if (PRESSED.has(s.tokens[named.from]?.word ?? '') && isPressed(s, named)) continue;
       const next = s.named[named.to - s.from];
       const m = mentionOf(
         scan,
@@ -204,7 +247,7 @@ function foodsIn(scan: Scan, source: Source, s: Sentence): void {
         kinOf.get(named) ?? named.id,
         kinOf.has(named),
       );
-      if (!m) continue;
+      if (!m || (source.tail && !inTail(source, s, m))) continue;
       // "the bean cream": one food made of another
       if (
         next?.kind === 'food' &&

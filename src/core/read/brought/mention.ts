@@ -7,6 +7,7 @@ import {
   CONJUNCTIONS,
   DEFINITE,
   NEGATORS,
+  Phrases,
   PREPOSITIONS,
   SUBJECTS,
 } from '@/core/step/lexicon';
@@ -27,6 +28,13 @@ function amountStart(s: Sentence, c: ClauseSpan, from: number): number {
     const t = s.tokens[k - 1] as Token;
     const named = s.named[k - 1 - s.from];
     if (named && named.kind === 'food') break;
+    // "150 g (dry weight) of brown rice": what the bracket says belongs to the amount
+    if (t.word === ')') {
+      const open = bracketBefore(s, k - 1);
+      if (open < 0 || s.tokens[k]?.word !== 'of') break;
+      k = open;
+      continue;
+    }
     if (t.kind === 'number' || t.word === '/' || t.word === '–') {
       k -= 1;
       continue;
@@ -57,6 +65,7 @@ function amountStart(s: Sentence, c: ClauseSpan, from: number): number {
       break;
     k -= 1;
   }
+  k = behindTalk(s, k, from);
   while (
     k < from &&
     ['of', 'and', 'more', 'extra', 'another', 'some', 'further', 'additional'].includes(
@@ -67,7 +76,79 @@ function amountStart(s: Sentence, c: ClauseSpan, from: number): number {
   return k;
 }
 
+/** The bracket that a closing one at a place belongs to, where it is short; -1 where it is not. */
+function bracketBefore(s: Sentence, close: number): number {
+  for (let k = close - 1; k > Math.max(s.from, close - 6); k -= 1) if (s.tokens[k]?.word === '(') return k;
+  return -1;
+}
+
+const OPENS_AMOUNT = new Set(
+  'a an half one two three four five six seven eight nine ten twelve dozen about around roughly approximately another some couple few scant heaped heaping level rounded generous good big small large little tiny'.split(
+    ' ',
+  ),
+);
+
+/** "Next a heaped teaspoon", "slake 2 tbsp": words in front of an amount that are no part of it. */
+function behindTalk(s: Sentence, start: number, from: number): number {
+  const opens = (k: number) => {
+    const t = s.tokens[k] as Token;
+    return t.kind === 'number' || OPENS_AMOUNT.has(t.word) || isMeasure(t.word);
+  };
+  for (let k = start; k < from; k += 1)
+    if (opens(k)) {
+      const counted = s.tokens.slice(k, from).some((t) => t.kind === 'number' || isMeasure(t.word));
+      return counted ? k : start;
+    }
+  return start;
+}
+
+/** Words of a citrus' juice or rind before its name: "juice of half a lemon"; `from` where there are none. */
+function pressedFrom(s: Sentence, c: ClauseSpan, from: number): number {
+  for (let k = from - 1; k > Math.max(c.from, from - 6); k -= 1) {
+    if (s.tokens[k]?.kind === 'mark') return from;
+    if (s.tokens[k]?.word === 'of' && PRESSED.has(s.tokens[k - 1]?.word ?? '')) return k - 1;
+  }
+  return from;
+}
+/** What a fruit gives: "juice of half a lemon". */
+export const PRESSED = new Set(['juice', 'zest', 'rind', 'peel']);
+
+/** "a teaspoon each of cumin and coriander": the words of the amount that a later food of the row has too. */
+function sharedAmount(source: Source, s: Sentence, c: ClauseSpan, from: number): string | null {
+  if (!['and', '&', ','].includes(s.tokens[from - 1]?.word ?? '')) return null;
+  for (let e = from - 2; e > c.from; e -= 1) {
+    const t = s.tokens[e] as Token;
+    if (t.kind === 'number') return null;
+    if (t.word !== 'each') continue;
+    const next = s.tokens[e + 1]?.word;
+    if (next !== 'of' && !s.named[e + 1 - s.from]) return null;
+    const start = amountStart(s, c, e);
+    return start < e ? textOf(source, s, start, e) : null;
+  }
+  return null;
+}
+
 const APPROACH = new Set([',', '-', '–', '—', '(', ':', 'about', 'roughly', 'around', 'say', 'approx']);
+const HEADS = new Set(['head', 'person', 'plate', 'diner', 'eater', 'serving', 'portion', 'bowl']);
+const ASIDE = new Phrases(
+  [
+    'on the side',
+    'at the side',
+    'alongside',
+    'with it',
+    'to serve',
+    'to go with it',
+    'to go with',
+    'as well',
+    'too',
+  ].map((w) => [w, true] as const),
+);
+/** The place behind a sentence's last word. */
+const endOf = (s: Sentence): number => {
+  let k = s.to;
+  while (k > s.from && s.tokens[k - 1]?.kind === 'mark') k -= 1;
+  return k;
+};
 const STATES = new Set([
   'cooked',
   'dry',
@@ -92,6 +173,8 @@ const STATES = new Set([
 /** An amount told behind its food: "brown rice, about 2 cups cooked", "rice 60 g dry each"; null where none is. */
 function amountBehind(s: Sentence, to: number): { from: number; to: number; states: string[] } | null {
   let k = to;
+  const beside = ASIDE.at(s.tokens, k);
+  if (beside) k = beside.end;
   while (k < s.to && APPROACH.has(s.tokens[k]?.word ?? '')) k += 1;
   const from = k;
   const first = s.tokens[k];
@@ -110,9 +193,17 @@ function amountBehind(s: Sentence, to: number): { from: number; to: number; stat
     const word = s.tokens[k]?.word ?? '';
     // "rice, 2 cups of stock": the amount is the next food's
     if (word === 'of' || s.named[k - s.from]) return null;
+    if (word === 'per' && HEADS.has(s.tokens[k + 1]?.word ?? '')) {
+      states.push('each');
+      k += 1;
+      continue;
+    }
     if (CONJUNCTIONS.has(word) || PREPOSITIONS.has(word)) break;
     if (STATES.has(word)) states.push(word);
   }
+  // "about 60 g dry per person, brown"
+  if (s.tokens[k]?.word === ',' && STATES.has(s.tokens[k + 1]?.word ?? '') && k + 2 === endOf(s))
+    states.push(s.tokens[k + 1]?.word ?? '');
   return { from, to: measured, states };
 }
 
@@ -145,7 +236,9 @@ export function mentionOf(
 ): Mention | null {
   const food = scan.larder.foodById(id);
   if (!food) return null;
-  const start = amountStart(s, c, from);
+  const shared = sharedAmount(source, s, c, from);
+  const pressed = pressedFrom(s, c, from);
+  const start = pressed < from ? amountStart(s, c, pressed) : amountStart(s, c, from);
   const before = s.tokens[start - 1]?.word ?? '';
   // "the lime and nori": one article for both
   const joined =
@@ -168,7 +261,7 @@ export function mentionOf(
   const or =
     s.tokens[start - 1]?.word === 'or' && s.named.slice(0, start - 1 - s.from).some((n) => n !== null);
   const alternative: Polarity = polarity === 'do' && or ? 'alternative' : polarity;
-  const phrase = textOf(source, s, start, to);
+  const phrase = `${shared ? `${shared} ` : ''}${textOf(source, s, start, to)}`;
   let notes = '';
   if (s.tokens[to]?.word === ',' || s.tokens[to]?.word === '(') {
     const end = Math.min(s.to, to + 9);

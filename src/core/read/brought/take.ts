@@ -7,7 +7,7 @@ import { MADE, ORDINARY, STEP_WORDS } from '@/core/step/lexicon';
 import { polarityOf, type Polarity } from '@/core/step/polarity';
 import { isAmbiguous } from '../food-of';
 import { isPart, refersTo } from '../refer';
-import { correctionOf } from '../types';
+import { correctionOf, type ReadLine } from '../types';
 import {
   BIBLIOGRAPHIC,
   COUNTS,
@@ -76,6 +76,34 @@ const textOfTokens = (s: Sentence, from: number, to: number): string =>
 /** True where nothing is added to a food and its name means nothing else. */
 const isPlain = (food: Food): boolean => food.adds.length === 0 && !isAmbiguous(food);
 
+/** A phrase of the method that was read as a line of ingredients, as a line that the method brings. */
+export function methodLine(
+  source: Source,
+  at: readonly [number, number],
+  phrase: string,
+  read: ReadLine,
+  polarity: Polarity,
+): ReadLine {
+  const optional = polarity !== 'do' || read.optional;
+  return {
+    ...read,
+    line: {
+      text: phrase,
+      start: source.start + at[0],
+      end: source.start + at[1],
+      section: 'From the method',
+    },
+    origin: 'method',
+    step: source.step,
+    span: source.step === null ? null : at,
+    optional,
+    corners:
+      read.corners && optional && !read.optional
+        ? [...read.corners, new Float64Array(read.corners[0]?.length ?? 0)]
+        : read.corners,
+  };
+}
+
 /** Takes one food of a sentence in: as more of a listed line, as a line of its own, or not at all. */
 export function take(scan: Scan, source: Source, s: Sentence, c: ClauseSpan, m: Mention): void {
   const { cover, lines, out, servings } = scan;
@@ -99,7 +127,7 @@ export function take(scan: Scan, source: Source, s: Sentence, c: ClauseSpan, m: 
     number,
   ];
   const grams = m.read?.missing === null ? (m.read.foods[0]?.grams ?? null) : null;
-  const found = refersTo(m.food, m.words, m.definite, cover);
+  const found = refersTo(m.food, m.words, m.definite, cover, m.stated);
   const first = found[0];
   if (source.names) {
     // a title promises; what the list holds in any form keeps the promise
@@ -210,26 +238,9 @@ export function take(scan: Scan, source: Source, s: Sentence, c: ClauseSpan, m: 
     return;
   }
   if (m.read && m.read.foods[0]?.food) {
-    const optional = m.polarity !== 'do' || m.read.optional;
     const correction = correctionOf(scan.settings, correctionKey('method', m.phrase));
     if (correction?.grams === undefined && m.read.missing === null) {
-      out.push({
-        ...m.read,
-        line: {
-          text: m.phrase,
-          start: source.start + at[0],
-          end: source.start + at[1],
-          section: 'From the method',
-        },
-        origin: 'method',
-        step: source.step,
-        span: source.step === null ? null : at,
-        optional,
-        corners:
-          m.read.corners && optional && !m.read.optional
-            ? [...m.read.corners, new Float64Array(m.read.corners[0]?.length ?? 0)]
-            : m.read.corners,
-      });
+      out.push(methodLine(source, at, m.phrase, m.read, m.polarity));
       return;
     }
   }

@@ -1,0 +1,139 @@
+import { isHarmless } from '@/core/food/tokens';
+import { type ClauseSpan, type Sentence } from '@/core/step/clauses';
+import {
+  AUXILIARIES,
+  CONJUNCTIONS,
+  DEFINITE,
+  NEGATORS,
+  ORDINARY,
+  PREPOSITIONS,
+  PRONOUNS,
+  TOOLS,
+} from '@/core/step/lexicon';
+import { isRemark } from '@/core/step/others';
+import { polarityOf, verbNegated } from '@/core/step/polarity';
+import { type Token } from '@/core/step/tokens';
+import { remembered } from '../remembered';
+import { foodsOf, lineOf, textOf, type Scan, type Source } from './scan';
+import { methodLine } from './take';
+
+/** Measures of what goes into a pot; of none of them a length, a time or a tool is told. */
+const POURED =
+  /^(?:tbsps?|tsps?|tablespoons?|teaspoons?|cups?|mugs?|ml|g|kg|oz|lbs?|ounces?|grams?|pints?|slices?|handfuls?|spoonfuls?)$/;
+const COUNTS = new Set([
+  'half',
+  'a',
+  'an',
+  'quarter',
+  'one',
+  'two',
+  'three',
+  'four',
+  'five',
+  'six',
+  'couple',
+]);
+/** Deeds whose amount says how heavy or how much it is, and brings nothing. */
+const SIZES = new Set(
+  'weigh divide portion shape form make yield measure reserve drain get need reduce reach fill hold serve roll press'.split(
+    ' ',
+  ),
+);
+/** A food named so many words before its amount: "rice on the side, about 60 g each". */
+const BEHIND = 10;
+
+/** Where the words of an amount that ends at a measure begin; -1 where no number stands before it. */
+function opensAt(s: Sentence, c: ClauseSpan, measure: number): number {
+  let k = measure;
+  while (k > c.from) {
+    const t = s.tokens[k - 1] as Token;
+    if (
+      t.kind !== 'number' &&
+      !COUNTS.has(t.word) &&
+      !['of', 'heaped', 'level', 'good', 'scant', '/', '–', '-'].includes(t.word)
+    )
+      break;
+    k -= 1;
+  }
+  while (k < measure && ['of', '–', '-', '/'].includes(s.tokens[k]?.word ?? '')) k += 1;
+  return k < measure ? k : -1;
+}
+
+/** True where a food that the clause names has the amount: before it with nothing between, or right behind. */
+const isTaken = (s: Sentence, c: ClauseSpan, from: number, measure: number): boolean =>
+  foodsOf(s, c).some(
+    (f) =>
+      (f.from <= measure && measure < f.to) ||
+      (f.to <= from && from - f.to <= BEHIND) ||
+      (f.from > measure &&
+        s.tokens
+          .slice(measure + 1, f.from)
+          .every(
+            (t) => t.kind !== 'mark' && (t.word === 'of' || !PREPOSITIONS.has(t.word)) && t.word !== 'and',
+          )),
+  );
+
+/** The words behind an amount that name what it is of. */
+function nounBehind(s: Sentence, c: ClauseSpan, from: number): number {
+  let k = from;
+  while (k < c.to && k < from + 5) {
+    const t = s.tokens[k] as Token;
+    if (
+      t.kind !== 'word' ||
+      PREPOSITIONS.has(t.word) ||
+      CONJUNCTIONS.has(t.word) ||
+      PRONOUNS.has(t.word) ||
+      AUXILIARIES.has(t.word) ||
+      NEGATORS.has(t.word)
+    )
+      break;
+    k += 1;
+  }
+  return k;
+}
+
+/**
+ * Amounts in a sentence that belong to no food it names: read with the words behind them as a line of ingredients, or
+ * said not to be understood. Nothing that was measured is passed over.
+ */
+export function strayAmounts(scan: Scan, source: Source, s: Sentence, c: ClauseSpan): void {
+  if (source.names || source.tail) return;
+  if (isRemark(s, c) || verbNegated(s, c) || ['until', 'till', 'if', 'unless'].includes(c.opener ?? ''))
+    return;
+  if (c.verb && SIZES.has(c.verb.verb.id)) return;
+  for (let i = c.from; i < c.to; i += 1) {
+    if (!POURED.test(s.tokens[i]?.word ?? '')) continue;
+    const from = opensAt(s, c, i);
+    if (from < 0 || isTaken(s, c, from, i)) continue;
+    const before = s.tokens[from - 1]?.word ?? '';
+    if (
+      ['in', 'into', 'to', 'from', 'by', 'than', 'per', 'the', 'about'].includes(before) &&
+      from - 1 > c.from
+    )
+      continue;
+    const of = s.tokens[i + 1]?.word === 'of' ? i + 2 : i + 1;
+    if (DEFINITE.has(s.tokens[of]?.word ?? '') || PRONOUNS.has(s.tokens[of]?.word ?? '')) continue;
+    if ([of, of + 1, of + 2].some((k) => TOOLS.at(s.tokens, k))) continue;
+    const to = nounBehind(s, c, of);
+    const polarity = polarityOf(s, c, from, i + 1);
+    if (polarity === 'not' || polarity === 'remark') continue;
+    const words = s.tokens.slice(of, to).map((t) => t.word);
+    if (
+      words.length === 0 ||
+      words.every((w) => ORDINARY.has(w) || isHarmless(w) || w === 'each' || w === 'more')
+    )
+      continue;
+    const phrase = textOf(source, s, from, to);
+    const at: [number, number] = [s.tokens[from]?.start ?? 0, s.tokens[to - 1]?.end ?? 0];
+    const read = remembered(
+      { text: phrase, start: 0, end: phrase.length, section: null },
+      { ...scan.settings, corrections: {} },
+      scan.servings,
+    );
+    scan.out.push(
+      read.missing === null
+        ? methodLine(source, at, phrase, read, polarity)
+        : lineOf(scan, source, at, phrase, null, null, 'not understood', 'do'),
+    );
+  }
+}

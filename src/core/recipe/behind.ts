@@ -1,0 +1,69 @@
+import { PREPARATION } from './alternatives';
+import { readMeasures } from './measures';
+import { Reader, type Measure } from './reader';
+
+/** An amount that stands behind a food's name, and the words before it. */
+interface Behind {
+  readonly measures: readonly Measure[];
+  readonly before: string;
+  /** The words that were looked through. */
+  readonly source: string;
+}
+
+const NUMBER = String.raw`(?:\d[\d\s./-]*|[½⅓⅔¼¾⅛]|half\s+an?|an?)`;
+/** An amount that ends the words: "flour 200 g", "tahini - 2 tbsp", "carrots x 2". */
+const AT_END = /^(.*?[a-z)])\s*(?:[-:x,]\s*)?\s(?:x\s*)?((?:about\s+)?\d[\d\s./-]*\s*[a-z. ]*)$/;
+const ALONE = /^()((?:about\s+)?\d[\d\s./-]*\s*[a-z. ]*)$/;
+/** An amount between the name and what is said of it: "rajma 1/4 cup likewise". */
+const INSIDE = new RegExp(
+  String.raw`^([a-z][a-z' -]*?[a-z])\s+((?:about\s+)?${NUMBER}\s*(?:tbsps?|tsps?|tablespoons?|teaspoons?|cups?|mugs?|ml|l|litres?|g|kg|oz|lbs?|pinch(?:es)?|handfuls?|tins?|cans?)\b)(?!\s+(?:of|tins?|cans?|packs?|jars?))(.*)$`,
+);
+/** What an amount is for: "a pinch for the top". */
+const PURPOSE = /\s+(?:for|on|over|at|per|to|in all|altogether|in total|if|as)\b.*$/;
+const SAYS_HOW = new Set('likewise too also same again each both dry dried cooked raw total'.split(' '));
+const LEAD =
+  /^(?:about |a |an |half|one|two|three|four|five|six|\d|½|¼|¾|⅓|⅔|(?:pinch|handful|splash|dash|drizzle)\b)/;
+
+function whole(words: string): readonly Measure[] | null {
+  const r = new Reader(words, words);
+  const { measures } = readMeasures(r);
+  return measures.length > 0 && !r.text.slice(r.at).trim() ? measures : null;
+}
+
+function trailing(text: string): Behind | null {
+  const trimmed = text.trim();
+  const m = AT_END.exec(trimmed) ?? ALONE.exec(trimmed);
+  const measures = m?.[2] ? whole(m[2]) : null;
+  return measures ? { measures, before: m?.[1] ?? '', source: text } : null;
+}
+
+function inside(text: string): Behind | null {
+  const m = INSIDE.exec(text.trim());
+  const said = (m?.[3] ?? '').trim();
+  const measures =
+    m?.[2] && said.split(/\s+/).every((w) => !w || SAYS_HOW.has(w) || PREPARATION.has(w))
+      ? whole(m[2])
+      : null;
+  return measures ? { measures, before: m?.[1] ?? '', source: text } : null;
+}
+
+/** "soy sauce, half a cup", "chickpeas, half a can, the salt-free ones", "seeds, a pinch for the top". */
+function inPieces(prep: string): Behind | null {
+  for (const piece of prep.split(/,|\s[-–—]\s/)) {
+    const words = piece.trim().replace(/^(?:(?:just|only|some)\s+)+/, '');
+    if (!LEAD.test(words)) continue;
+    const measures = whole(words) ?? whole(words.replace(PURPOSE, ''));
+    if (measures?.some((m) => m.unit !== null)) return { measures, before: '', source: prep };
+  }
+  return null;
+}
+
+/**
+ * The amount of a line that opens with no amount, from the words behind the food: "flour 200 g", "tahini - 2 tbsp",
+ * "rajma 1/4 cup likewise". Null where none is said.
+ *
+ * @param name words up to the first comma or dash
+ * @param rest words behind it
+ */
+export const amountBehind = (name: string, rest: string): Behind | null =>
+  trailing(name) ?? trailing(rest) ?? inPieces(rest) ?? inside(name);

@@ -1,0 +1,43 @@
+/** "a tablespoon and a half of": one and a half of them. */
+const AND_A_HALF =
+  /\b(an?|one|two|three|four|\d+)\s+((?:heaped|heaping|level|big|good|large|small|rounded)\s+)?(tablespoons?|teaspoons?|tbsps?|tsps?|cups?|mugs?|pints?|litres?|liters?|pounds?|kilos?|tins?|cans?|handfuls?|spoons?|spoonfuls?)\s+and\s+a\s+(half|quarter)\b/g;
+const AMOUNT = String.raw`(?=\d|[½⅓⅔¼¾⅛]|half\b|an? (?:tbsp|tsp|tablespoon|teaspoon|cup|mug|pinch|handful|splash|drizzle|dash|thumb|knob|spoonful|litre|pint|tin|can|couple)|one\b|two\b|three\b|four\b)`;
+/** "maybe 2 tbsp", "~ 1 tsp", "say a cup": about so much. */
+const HEDGE = new RegExp(
+  String.raw`(?:\b(?:maybe|perhaps|probably|possibly|roughly|approximately|approx\.?|circa|ca\.|say|around|something like|in the region of|give or take)|~|≈)[,:]?\s*(?:about |around |some )?${AMOUNT}`,
+  'gi',
+);
+/** "350ml-ish", "3-ish tablespoons". */
+const ISH = /(?<![\w.])(\d[\d.,/½¼¾]*\s*(?:[a-z]{1,12})?)[- ]?ish\b/gi;
+/** What the food is used in place of is no part of its name. */
+const IN_PLACE =
+  /,?\s+(?:instead of|in place of|rather than|as (?:an? )?(?:sub(?:stitute)?|replacement|stand-in) for)\s+(?:the |any |an? )?[a-z][^,;()\d]*/gi;
+/** A measure that opens the line without a number: "thumb ginger", "tin tomatoes", "bunch mint". */
+const BARE_UNIT =
+  /^(?=(?:thumb|bunch|tin|jar|packet|bag|carton|block|tub|punnet|bulb|head|stick|sprig|handful|pinch|dash|splash|drizzle|knob)\s+(?:of\s+)?[a-z]{3})/i;
+const SIZED_UNIT =
+  /^(?=(?:small|large|big|medium|little|good|generous) (?:pack|packet|bunch|bag|tin|can|jar|tub|pot|handful|head|piece|knob|bulb|thumb|block|carton|punnet)s?\b)/i;
+
+/**
+ * A line of ingredients as cooks say it, put into the words that lines are written in: hedges become "about", "a
+ * tablespoon and a half" one amount; what a food stands in for is dropped. Names of foods stay as they are.
+ */
+export const plainTalk = (line: string): string =>
+  line
+    .replace(/^\s*(?:optional|opt\.?)\s*[:-]?\s*/i, 'optional ')
+    .replace(/\bs\s*(?:&|\+|n|and)\s*p\b/i, 'salt and pepper')
+    .replace(
+      AND_A_HALF,
+      (_, n: string, how: string | undefined, unit: string, part: string) =>
+        `${/^an?$/i.test(n) ? 'one' : n} and a ${part} ${how ?? ''}${unit}`,
+    )
+    .replace(ISH, 'about $1')
+    .replace(HEDGE, 'about ')
+    .replace(IN_PLACE, '')
+    .replace(
+      /^\s*(?:whatever(?:'s| is)? left (?:of|over of)|what(?:'s| is) left of|the (?:rest|remains) of) (?:the )?/i,
+      'leftover ',
+    )
+    .replace(/^\s*enough (?=[a-z])/i, '')
+    .replace(SIZED_UNIT, '1 ')
+    .replace(BARE_UNIT, '1 ');
