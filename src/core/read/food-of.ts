@@ -39,6 +39,9 @@ const JUICED = /\bjuiced\b|\bjuice only\b|\bjuice of\b|\bsqueezed\b|^\s*juice\b/
 /** "rinsed and dried", "fried": done to it in this kitchen, and no food sold so. */
 const DONE_HERE =
   /(?<=\b(?:rinsed|washed|drained|cleaned|peeled|cored)(?:,? and|,)) (?:patted |spun |thoroughly |well )*dried\b|(?<=^[\s,]*)fried\b/;
+/** What a packet is said to be free or low of. */
+const CLAIM =
+  /\b(?:oil|fat|salt|sugar|sodium)[- ]free\b|\b(?:no|without|low|reduced|less)[- ](?:added )?(?:oil|fat|salt|sugar|sodium)\b|\bun(?:salted|sweetened)\b/g;
 /** Grains that a bread is called by. */
 const GRAIN =
   /^(?:rye|wholemeal|whole[- ]?wheat|whole[- ]?grain|white|brown|granary|multigrain|spelt|seeded)$/;
@@ -86,6 +89,11 @@ export function find(said: FoodWords, larder: Larder): Found {
     candidates = others;
     best = others[0];
   };
+  // "wholemeal wrap, the oil-free ones": where no row is made so, the usual one, which is no less of it
+  if (best === undefined || best.confidence < SURE) {
+    const unclaimed = words.notes.replace(CLAIM, ' ');
+    if (unclaimed !== words.notes) take(findFood(phrase, unclaimed));
+  }
   // "two tins of water": the tin is the measure
   if (can && (best?.confidence ?? 0) < SURE)
     take(findFood(plain, words.notes).filter((c) => c.food.kind === 'water'));

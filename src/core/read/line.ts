@@ -145,6 +145,21 @@ function withBorrowedNoun(words: FoodWords, alternatives: LineWords['alternative
   return { ...words, food: `${words.food} ${noun}`.trim() };
 }
 
+const SUCH = /\b(?:the|powders?|cubes?|granules|paste|ones?|kind|sort|stuff|versions?|types?)\b/g;
+
+/** "veg stock (I use the no-salt powder)": the cook's words say which of the food, not another one. */
+function ofItsKind(
+  own: string,
+  first: FoodWords,
+  look: (words: FoodWords) => Found,
+): { words: FoodWords; found: Found } | null {
+  const which = own.replace(SUCH, ' ').replace(/\s+/g, ' ').trim();
+  if (!which || look({ ...first, food: own }).food) return null;
+  const words = { ...first, food: `${which} ${first.food}` };
+  const found = look(words);
+  return found.food ? { words, found } : null;
+}
+
 /** What is eaten beside the dish; oil, salt, nuts and sweets that are said count all the same. */
 const AT_SIDE = /\b(?:serve|serving)\b/;
 const AT_TABLE = /\b(?:to serve|serving|at the table|for the table|to finish|finishing|sprinkl|to garnish)/;
@@ -204,12 +219,20 @@ export function readLine(line: SourceLine, settings: ReadSettings, servings: num
   }
   const plain = foods.map((f) => withoutTail(f, larder));
   const tails = tailFoods(line.text, plain, larder);
-  if (tails.length > 0) {
+  const bare = !found[0]?.food && look(plain[0] as FoodWords).food !== null;
+  if (tails.length > 0 || bare) {
     foods = plain;
     found = foods.map(look);
   }
-  const first = foods[0] as FoodWords;
+  let first = foods[0] as FoodWords;
   let alternatives = [...words.alternatives];
+  const own = words.own === null ? null : ofItsKind(words.own, first, look);
+  if (own) {
+    first = own.words;
+    foods[0] = own.words;
+    found[0] = own.found;
+    alternatives = alternatives.filter((alt) => alt.food !== words.own);
+  }
   if (alternatives.length > 0) {
     // "4 cloves garlic or 1 tsp garlic powder": what has an amount of its own lends no noun
     const shared = alternatives[0]?.measures === first.measures;

@@ -5,6 +5,7 @@ import type { Recipe } from '@/core/recipe/source';
 import { scaled } from '@/core/food/nutrients';
 import { broughtBy } from './brought/brought';
 import { remembered } from './remembered';
+import { sentencesOfLiquid, withItsLiquid } from './liquid';
 import { partShares, type PartShare } from './parts';
 import { type ReadLine, type ReadRecipe, type ReadServings, type ReadSettings } from './types';
 
@@ -85,8 +86,11 @@ function readWhole(recipe: Recipe, settings: ReadSettings): ReadRecipe {
 
 function readFor(recipe: Recipe, settings: ReadSettings, servings: ReadServings): ReadRecipe {
   const parts = partShares(recipe, servings.range);
+  const liquid = sentencesOfLiquid(recipe);
   const lines = recipe.lines.map((line) => {
-    const read = remembered(line, settings, servings.range.best);
+    const listed = remembered(line, settings, servings.range.best);
+    const wet = withItsLiquid(line, listed, liquid);
+    const read = wet ? { ...remembered(wet, settings, servings.range.best), line } : listed;
     const part = line.section === null ? undefined : parts.get(line.section);
     return part ? ofPart(read, part) : read;
   });

@@ -136,8 +136,11 @@ export function refersTo(
   cover: Cover,
   stated = false,
 ): number[] {
-  // "the fried onions" are the onions
-  const plain = all.filter((w, i) => i === all.length - 1 || (verbOf(w)?.form !== 'ed' && !isHarmless(w)));
+  const own = wordsOf(food.name);
+  // "the fried onions" are the onions; "baked beans" are their own
+  const plain = all.filter(
+    (w, i) => i === all.length - 1 || own.includes(w) || (verbOf(w)?.form !== 'ed' && !isHarmless(w)),
+  );
   const words = plain.length > 0 ? plain : all;
   const head = words.at(-1) ?? '';
   const family = STEP_WORDS.families[words.join(' ')];

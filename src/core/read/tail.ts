@@ -7,7 +7,7 @@ import { find, fromCan, NOTHING, type Found } from './food-of';
 
 /** What is done to a food on its own line with another food. */
 const DONE =
-  '(?:pan-?|stir-?|dry-?|shallow-?|deep-?)?(?:fried|sauté?ed|sauteed|roasted|toasted|tossed|softened|wilted|braised|marinated|browned|coated|dressed|rolled|dipped|cooked|massaged|brushed|rubbed|glazed|stuffed|filled|spread|topped|mixed|whisked|blended|mashed|crushed|thinned|loosened|let down|sweetened|seasoned|sprinkled|drizzled|sprayed|moistened|caramelised|caramelized|charred|griddled|grilled|baked|crisped|simmered|poached|soaked|served|finished|creamed|bound)';
+  '(?:pan-?|stir-?|dry-?|shallow-?|deep-?)?(?:fried|sauté?ed|sauteed|roasted|toasted|tossed|softened|wilted|braised|marinated|browned|coated|dressed|rolled|dipped|cooked|massaged|brushed|rubbed|glazed|stuffed|filled|spread|topped|mixed|whisked|blended|mashed|crushed|thinned|loosened|let down|sweetened|seasoned|sprinkled|drizzled|sprayed|moistened|caramelised|caramelized|charred|griddled|grilled|baked|crisped|simmered|poached|soaked|served|finished|creamed|bound|sweated|[a-z]{3,}(?<!\\b(?:dri|cann|tinn|jarr|pack|preserv|bottl|pickl|cur|sold|load|want|need|dress|season|flavour|flavor|enrich|fortifi|sweeten|serv))ed)';
 
 const WITH = new RegExp(
   `\\b${DONE}(?:\\s+\\w+ly)?(?:\\s+(?:to|into) an? [a-z]+)?\\s+(?:in|with)\\s+([^,;()]+)`,
@@ -66,7 +66,7 @@ export interface TailFood {
 function amountIn(phrase: string, larder: Larder): TailFood[] {
   const line = readLineWords(phrase.replace(ENDS, '').trim());
   const [words] = line.foods;
-  if (!words?.food || words.measures.length === 0) return [];
+  if (line.none || !words?.food || words.measures.length === 0) return [];
   if (OF_ITSELF.test(words.food) || ELSEWHERE.test(words.food)) return [];
   return [{ words, line, found: find(words, larder) }];
 }
@@ -79,7 +79,7 @@ function foodsIn(phrase: string, larder: Larder): TailFood[] {
       if (ELSEWHERE.test(part.trim())) return [];
       const line = readLineWords(part.replace(/^(?:just |only )/i, '').trim());
       const [words] = line.foods;
-      if (!words || !words.food) return [];
+      if (line.none || !words || !words.food) return [];
       const found = find(words, larder);
       return found.food &&
         found.confidence >= 0.9 &&

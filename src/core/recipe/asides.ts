@@ -9,14 +9,15 @@ const OWN_WAY =
   /\(\s*(?:i|we)(?:'ve|'d| have)?\s+(?:only |just |usually |now |always |often |mostly |normally )?(?:use|used|put|take|took|do|did|have|add|added)\s+(?:only |just |about )?([^()]*)\)/;
 /** "1 tsp sugar - I use half a date": the same behind a dash or comma, to the end. */
 const OWN_TAIL =
-  /\s+[-–—,;]\s*(?:i|we)(?:'ve|'d)?\s+(?:only |just |usually |now |always )?(?:use|do|put|take|have)\s+([^(),;]+)$/;
+  /\s+[-–—,;]\s*(?:but )?(?:i|we)(?:'ve|'d|'m|'re| have| am| are)?\s+(?:only |just |usually |now |always )?(?:use|do|put(?: in)?|take|have|get away with|make do with|stick to|go with|(?:gone|go|got|come|cut (?:it |this |that )?)\s*(?:down|back)? to|down to)\s+([^(),;]+)$/;
 /** "(no!)", "(nope)": not here, whatever stands before it. */
 const NO_BRACKET = /\(\s*(?:no+|nope|never|not (?:for us|any ?more|now|here)|skip(?:ped)?)\s*[!.]*\s*\)/;
 /** "if you have one (I don't)": the cook takes none of it. */
 const NOT_MINE =
-  /\(\s*(?:i|we)\s+(?:don'?t|do not|never(?: do| use (?:it|them|any))?|haven'?t|skip(?: it| this| that| them)?|leave (?:it|that|this|them) out|omit (?:it|this|that|them))(?: ever| bother| any more)?\s*[!.]*\s*\)/;
+  /\(\s*(?:i|we)\s+(?:don'?t|do not|never(?: do| use (?:it|them|any))?|haven'?t|skip(?: it| this| that| them)?|leave (?:it|that|this|them) out|omit (?:it|this|that|them))(?: ever| bother| any more)?\s*[!.]*\s*\)|[-–—,;]\s*(?:[a-z]+ (?:people|cooks|recipes) [a-z ]+,\s*)?(?:but )?(?:i|we)\s+(?:don'?t|do not|never do|skip(?: it| this| that| them)?|leave (?:it|that|this|them) out)(?: bother| any more)?\s*[!.]*\s*$/;
 /** "walnuts - leave out for a low fat version". */
-const LEAVE_TAIL = /\s+[-–—,;]\s*(?:leave (?:it |them |these )?out|skip(?: it| them)?|omit)\b[^()]*$/;
+const LEAVE_TAIL =
+  /\s+[-–—,;]\s*(?:leave (?:it |them |these )?out|skip(?: it| them)?|omit)\b[^()]*$|\(\s*(?:just )?(?:leave (?:it |them |these )?out|skip|omit)\b[^()]*\)/;
 /** "peppers any colour". */
 const ANY_KIND = /,?\s+(?:of )?any (?:colou?r|kind|sort|type|variety|shape)s?(?: you (?:like|have))?\b/;
 /** "(or leave it out)", "(or none)". */

@@ -23,7 +23,7 @@ export interface Heading {
 }
 
 /** "Raita: 200 g soya yoghurt, ½ cucumber": a part's name with its list behind it, and no food with its amounts. */
-function listsFoods(name: string, rest: string): boolean {
+export function listsFoods(name: string, rest: string): boolean {
   if (name.split(' ').length > 3 || /\b(?:yields?|serves|servings|makes|step|day|time)\b/i.test(name))
     return false;
   const amounts = rest
@@ -78,7 +78,9 @@ export const headingOf = remember((text: string): Heading | null => {
     }
   }
   // "To garnish - 1 red chilli, sliced; 2 spring onions"
+  const list = /^\s*([a-z][a-z ]{2,23}?)\s+(?:--+|[-–—])\s+(?=\S)/i.exec(raw.text);
   const dash =
+    (list?.[1] && listsFoods(list[1], raw.text.slice(list[0].length)) ? list : null) ??
     /^\s*((?:to (?:garnish|serve|finish|top)|garnish|toppings?|dressing|sauce)\b)\s+[-–—]\s+(?=\S)/i.exec(
       raw.text,
     );

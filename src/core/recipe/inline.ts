@@ -11,7 +11,8 @@ import type { Stretch } from './source';
 /** "bay leaf, thyme" without amounts: a list of foods, unless it is one food turned round ("milk, soy"). */
 function foodList(text: string): Stretch[] | null {
   const parts = text.split(/,\s+/);
-  if (parts.length < 2 || parts.length > 12) return null;
+  if (parts.length < 2 || parts.length > 12 || parts.slice(1).some((p) => /^(?:an?|the|some|one)\s/i.test(p)))
+    return null;
   const named = (words: string) =>
     (findFood(words.toLowerCase().replace(/^and /, ''), '', 1)[0]?.confidence ?? 0) >= 0.9;
   if (!parts.every((p) => named(p) || named(p.split(/ and | & /)[0] ?? ''))) return null;
@@ -43,7 +44,7 @@ function withoutEnd(words: string): string {
 function splitAtFoods(text: string, listed: boolean): Stretch[] {
   const start = 0;
   const whole: Stretch[] = [{ text, start, end: start + text.length }];
-  const cuts = [...text.matchAll(/[,;]\s+|\s+\/\/\s+/g)];
+  const cuts = [...text.matchAll(/[,;]\s+|\s+\/\/\s+|(?<=\))\s+(?=\d+\s)/g)];
   if (cuts.length === 0) return whole;
   const pieces: { text: string; start: number }[] = [];
   let from = 0;
@@ -59,6 +60,12 @@ function splitAtFoods(text: string, listed: boolean): Stretch[] {
       const bit = BIT.exec(lower)?.[0].length ?? 0;
       const rest = lower.slice(bit || (q?.end ?? 0)).replace(/^\s*/, '');
       const u = q ? readUnit(rest, rest, 0) : null;
+      // "rye bread, one slice each", "hot sauce, a shake": how much of the one before
+      const only = rest
+        .slice(u?.end ?? 0)
+        .replace(/\b(?:each|apiece|per|a|head|person|plate|in all|total|at most|max|or so|of it)\b/g, '');
+      if ((q !== null || bit > 0) && !/[a-z]/.test(only)) return { food: false, amount: false };
+      if (/^(?:half (?:and|&|n) half|a shake|a twist)\b/.test(lower)) return { food: false, amount: false };
       const named = withoutEnd(rest.slice(u?.end ?? 0).replace(/[,(].*$/, ''));
       const food = findFood(named, '', 1)[0];
       return {

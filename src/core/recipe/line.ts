@@ -28,6 +28,8 @@ export interface LineWords {
   readonly plusMore: string | null;
   /** True where the amount is for everyone who eats: "a teaspoon each". */
   readonly perHead: boolean;
+  /** What the cook says that she uses: "(I use the no-salt powder)". */
+  readonly own: string | null;
   /** The cook says that she takes none of it: "(I use none)". */
   readonly none: boolean;
   /** "for greasing", "to serve": what it is for, where said. */
@@ -68,7 +70,7 @@ const FROM_CONTAINER = /\b(?:from|out of) (?:an?|the) (can|tin|jar|packet|carton
 const WEIGHS =
   /^\s*((?:about |roughly |approx\.? )?\d[\d.,]*\s*(?:g|kg|oz|lb)(?:\s+each|\s+apiece)?)(?:\s+(?:total|in all|altogether|peeled|prepared|trimmed)(?:\s+weight)?)?\s*(?:,|$)/;
 const OWN_LIQUID =
-  /\s+(?:and|with|plus|including)\s+(?:all )?(?:liquid|liquor)\b|\s+(?:and|with|plus|in|including)\s+(?:all )?(?:(?:its|their|the)\s+(?:own )?|(?<=in )(?:natural |own )?)(?:liquid|juices?|brine|water|liquor|syrup)\b/;
+  /\s+(?:and|with|plus|including)\s+(?:all )?(?:liquid|liquor)\b|\s+(?:and|with|plus|in|including)\s+(?:all )?(?:(?:its|their|the)\s+(?:own )?|(?<=in )(?:natural |own )?)(?:liquid|juices?|brine|water|liquor|syrup)\b/g;
 /** "each", "a head": so much for everyone who eats. */
 const PER_HEAD =
   /[\s,(]+(?:each|apiece|pp|a (?:head|plate|bowl|person|diner)|(?:per|for each|for every) (?:person|head|plate|serving|portion|bowl|diner|eater))\)?\s*$/;
@@ -226,8 +228,7 @@ export function readLineWords(line: string): LineWords {
   let equivalent = measured.equivalent;
   // brackets: a second statement of the amount, or a note
   const notes: string[] = container ? [prep, `from a ${container}`] : [prep];
-  const liquid = OWN_LIQUID.exec(food)?.[0];
-  if (liquid) notes.push(liquid.trim());
+  for (const [liquid] of food.matchAll(OWN_LIQUID)) notes.push(liquid.trim());
   let behindLast = false;
   let bare = food
     .replace(OWN_LIQUID, '')
@@ -342,6 +343,7 @@ export function readLineWords(line: string): LineWords {
     toTaste,
     plusMore,
     perHead,
+    own: own?.food ?? null,
     purpose,
     cleaned,
   };

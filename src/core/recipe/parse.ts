@@ -1,7 +1,7 @@
 import { remember } from '@/core/memo';
 import { clean } from './clean';
 import { findFood, SURE } from '@/core/food/find';
-import { headingOf, isBareSection, META, sectionName, type Heading } from './heading';
+import { headingOf, isBareSection, listsFoods, META, sectionName, type Heading } from './heading';
 import { rowAndTold, splitInline } from './inline';
 import { ingredientScore, startsWithAmount, startsAsStep, startsWithMeasure } from './score';
 import { SAYS_KIND, type RowKind, type UnsureRow } from './row-kind';
@@ -20,6 +20,9 @@ import {
 /** A row that says how many it feeds, whatever else it looks like. */
 const SAYS_SERVINGS =
   /^(?:(?:serves|makes|feeds|yields?|servings|portions)\b|[\w-]+(?:\s*(?:or|to|-|–)\s*[\w-]+)?\s+(?:\w+\s+){0,2}(?:people|persons|servings|portions|helpings|diners|eaters)\b|1 (?:person|serving|portion|helping)\s*$|\d+(?:\s*(?:or|to|-|–)\s*\d+)?\s+as an? (?:\w+ )?(?:starter|main|side|snack|lunch|supper|appeti[sz]er)\b)/i;
+const PER_HEAD = /^(?:per|for each|for every|for one) ?(?:person|head|serving|portion|plate|diner|eater)?$/i;
+/** "Custard: 600 ml milk, 2 tbsp custard powder.": a part with its list, among sentences. */
+const PART_IN_PROSE = /(?:^|[.!]\s+)([A-Z][a-z][a-z' -]{1,22}):\s+([^.!]*[a-z)])\s*(?=[.!]\s|[.!]?\s*$)/g;
 const RULE = /^\s*(?:[-=*_~]\s*){3,}$/;
 const TABLE_FRAME = /^\|?[\s:|-]+\|?$/;
 /** "Enough for 4 with rice." at the end of a step or note. */
@@ -144,7 +147,7 @@ class Parser {
         if (strong && (this.section !== null || !this.explicitMethod || this.lines.length === 0))
           this.list(stretch, false);
         else {
-          this.steps.push(stretch);
+          this.step(stretch);
           if (score >= 2 && !stretch.numbered && stretch.text.split(' ').length <= 8)
             this.ask(stretch, 'step');
         }
@@ -157,15 +160,14 @@ class Parser {
         } else {
           this.state = 'method';
           this.section = null;
-          this.steps.push(stretch);
+          this.step(stretch);
         }
         return;
       case 'before':
         if (score >= 2 || (score >= 1 && stretch.marked && !stretch.numbered)) {
           this.state = 'ingredients';
           this.list(stretch, false);
-        } else if (score <= -2 && (this.lines.length > 0 || startsAsStep(stretch.text)))
-          this.steps.push(stretch);
+        } else if (score <= -2 && (this.lines.length > 0 || startsAsStep(stretch.text))) this.step(stretch);
         else {
           this.notes.push(stretch);
           if (score >= 1.5) this.ask(stretch, 'note');
@@ -175,6 +177,31 @@ class Parser {
 
   private ask({ text, start, end }: Stretch, taken: RowKind): void {
     this.unsure.push({ text, start, end, taken });
+  }
+
+  /** A row of the method; a part's list among its sentences is a list all the same. */
+  private step(stretch: Stretch): void {
+    let from = 0;
+    const tell = (to: number) => {
+      const gap = /^[\s.!]*/.exec(stretch.text.slice(from, to))?.[0].length ?? 0;
+      const text = stretch.text.slice(from + gap, to).trim();
+      const start = stretch.start + from + gap;
+      if (text) this.steps.push({ text, start, end: start + text.length });
+    };
+    for (const m of stretch.text.matchAll(PART_IN_PROSE)) {
+      const [whole, name = '', list = ''] = m;
+      if (!listsFoods(name, list)) continue;
+      const at = m.index + whole.lastIndexOf(list);
+      const head = m.index + whole.indexOf(name);
+      tell(head);
+      const { section } = this;
+      this.section = sectionName(name);
+      this.list({ text: list, start: stretch.start + at, end: stretch.start + at + list.length }, true);
+      this.section = section;
+      from = at + list.length;
+    }
+    if (from === 0) this.steps.push(stretch);
+    else tell(stretch.text.length);
   }
 
   /** A row that says itself what it is changes nothing for those behind it. */
@@ -200,12 +227,17 @@ class Parser {
       this.takeServings(readServings(raw.text.slice(0, 80)));
     } else if (this.state !== 'method' || !heading.rest) {
       this.section = sectionName(heading.text);
+      if (PER_HEAD.test(heading.text)) {
+        // "per person: 60 g gram flour": the list is one plate's
+        this.takeServings(readServings('serves 1'));
+        this.section = null;
+      }
       if (this.state === 'before') this.state = 'ingredients';
     }
     if (!heading.rest) return;
     const start = raw.start + heading.restStart;
     const rest = { text: heading.rest, start, end: start + heading.rest.length };
-    if (this.state === 'method') this.steps.push(rest);
+    if (this.state === 'method') this.step(rest);
     else if (this.state === 'notes') this.notes.push(rest);
     else this.list(rest, true);
   }
@@ -231,7 +263,7 @@ class Parser {
     const said = readServings(title);
     this.title = title;
     const forMany =
-      / for ((?:one|two|three|four|five|six|seven|eight|ten|twelve|a crowd of \d+|\d{1,2})(?: people)?)(?=\s*(?:$|[,;(–]|- ))/i.exec(
+      /[ (]for ((?:one|two|three|four|five|six|seven|eight|ten|twelve|a crowd of \d+|\d{1,2})(?: people)?)(?=\s*(?:$|[,;(–)]|- ))/i.exec(
         title,
       );
     if (forMany?.[1]) this.takeServings(readServings(`for ${forMany[1]}`));

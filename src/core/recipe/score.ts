@@ -36,6 +36,15 @@ export const startsWithMeasure = remember((text: string): boolean => {
   return readUnit(lower, lower, at) !== null;
 });
 
+/** "Thick poha 2 cups, washed": a name with its amount behind it. */
+const NAME_AMOUNT =
+  /^[a-z][a-z' -]{2,40}?\s+(?:about )?[\d½¼¾⅓⅔][\d./]*\s*(?:tbsps?|tsps?|tablespoons?|teaspoons?|cups?|ml|l|g|kg|oz|lbs?|tins?|cans?)\b/i;
+/** "Originally it had a ham hock; I put in paprika": somebody does something. */
+const TELLS =
+  /\b(?:i|we|he|she|they|mum|mom|gran|grandad|grandma)(?:'ve|'d|'ll)?\s+(?:\w+\s+)?(?:put|puts|add|adds|use|used|uses|cook|cooked|start|started|like|likes|make|makes|made|throw|stir|give|gave|had|swap|leave|left|always|never)\b/i;
+const opensWithFood = (text: string): boolean =>
+  (findFood(text.toLowerCase().replace(/[,(;:].*$|\s[-–—].*$/, ''), '', 1)[0]?.confidence ?? 0) >= SURE;
+
 /** How much a line looks like an ingredient (positive) or a step (negative). */
 const unmarkedScore = remember((text: string): number => {
   const cleaned = clean(text);
@@ -59,6 +68,8 @@ const unmarkedScore = remember((text: string): number => {
     if ((food?.confidence ?? 0) < (alone ? SURE : 0.3)) score -= 3;
   }
   if (STEP_INSIDE.test(cleaned)) score -= 1.5;
+  if (NAME_AMOUNT.test(cleaned)) score += 1.5;
+  if (words >= 7 && TELLS.test(cleaned) && !startsWithAmount(cleaned) && !opensWithFood(cleaned)) score -= 3;
   if (words <= 12 && score < 4) {
     const names = cleaned
       .toLowerCase()

@@ -6,7 +6,7 @@ import type { ServingsWords } from './servings';
 
 /** Things that are eaten by the piece or the plate: "2 big bowls", "6 squares". */
 const PLATES =
-  /^[ -]*(?:(?:big|large|small|good|deep|generous|hungry|decent|full|main|dinner|lunch|individual) ){0,2}(?:bowls?|bowlfuls?|plates?|platefuls?|portions?|servings?|helpings?|people|persons?|eaters?|diners?|adults?|of us|glass(?:es)?|squares?|slices?|wedges?|wraps?|jars|boxes|lunches|dinners|suppers|mugs?|mugfuls?)\b/;
+  /^[ -]*(?:(?:big|large|small|good|deep|generous|hungry|decent|full|main|dinner|lunch|individual) ){0,2}(?:bowls?|bowlfuls?|plates?|platefuls?|portions?|servings?|helpings?|people|persons?|eaters?|diners?|adults?|of us|glass(?:es)?|squares?|slices?|wedges?|wraps?|jars|boxes|lunches|dinners|suppers|mugs?|mugfuls?|goes|meals|sittings)\b/;
 /** What leads to a number of eaters in a sentence, the surest first. */
 const LEADS: readonly RegExp[] = [
   /(?:=|\bmakes?|\bthat'?s)\s*(?=\w+ (?:servings|portions|plates|people|bowls)\b)/g,
@@ -70,7 +70,14 @@ export function servingsInTitle(title: string): ServingsWords | null {
   if (m?.[1]) return servingsRow(m[1]);
   // "(6 portions, freezes)", "… cuts about 8 ways"
   const inside = /\(([^()]{2,60})\)\s*$/.exec(text)?.[1];
-  const pieces = inside?.split(',').map((piece) => servingsRow(piece.trim())) ?? [];
+  const pieces =
+    inside
+      ?.split(',')
+      .map((piece) =>
+        servingsRow(
+          piece.replace(/^\s*(?:say|about|roughly|around|maybe|call it|makes|serves|feeds)\s+/, '').trim(),
+        ),
+      ) ?? [];
   return pieces.find((p) => p !== null) ?? told(text.split(/\s[-–—]\s/).at(-1) ?? text);
 }
 

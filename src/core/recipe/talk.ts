@@ -12,6 +12,19 @@ const ISH = /(?<![\w.])(\d[\d.,/½¼¾]*\s*(?:[a-z]{1,12})?)[- ]?ish\b/gi;
 /** What the food is used in place of is no part of its name. */
 const IN_PLACE =
   /,?\s+(?:instead of|in place of|rather than|as (?:an? )?(?:sub(?:stitute)?|replacement|stand-in) for)\s+(?:the |any |an? )?[a-z][^,;()\d]*/gi;
+/** "apple purée where the butter was": what stood there before is no part of the name. */
+const WHERE_IT_WAS =
+  /\s+where (?:the |my |her |his )?[a-z]+(?: [a-z]+)? (?:was|were|used to be|would be|would go)\b[^,;()]*/gi;
+/** "stock, homemade, we never salt it": which one it is. */
+const NEVER_SALTED =
+  /\b(?:i|we|they)(?:'ve|'d)? (?:never|don'?t|do not|didn'?t) (salt|sweeten|oil)(?:ed)?(?: (?:it|them|ours|mine))?\b/gi;
+const UNSALTED: Readonly<Record<string, string>> = { salt: 'no salt', sweeten: 'unsweetened', oil: 'no oil' };
+/** "or skip the avocado and do salsa": another way, with its food. */
+const OR_SKIP =
+  /\s*[-–—,;(]?\s*\bor (?:just )?(?:skip|leave out|omit|drop|ditch|lose) (?:it|that|this|the [a-z]+(?: [a-z]+)?) and (?:do|use|have|add|take|try|put in|go for)\s+/gi;
+/** "blackberries and apples, half and half": how much of each. */
+const HALF_AND_HALF =
+  /(?<=\b(?:and|&)\s[a-z -]{3,30}),\s*(?:half (?:and|&|n) half|half of each|in equal (?:parts|amounts)|equal (?:parts|amounts)|fifty[- ]fifty|50[/-]50|a mix(?:ture)?(?: of (?:both|the two))?)\b/gi;
 /** A measure that opens the line without a number: "thumb ginger", "tin tomatoes", "bunch mint". */
 const BARE_UNIT =
   /^(?=(?:thumb|bunch|tin|jar|packet|bag|carton|block|tub|punnet|bulb|head|stick|sprig|handful|pinch|dash|splash|drizzle|knob)\s+(?:of\s+)?[a-z]{3})/i;
@@ -34,6 +47,10 @@ export const plainTalk = (line: string): string =>
     .replace(ISH, 'about $1')
     .replace(HEDGE, 'about ')
     .replace(IN_PLACE, '')
+    .replace(WHERE_IT_WAS, '')
+    .replace(NEVER_SALTED, (_, deed: string) => UNSALTED[deed.toLowerCase()] ?? '')
+    .replace(OR_SKIP, ' or ')
+    .replace(HALF_AND_HALF, '')
     .replace(
       /^\s*(?:whatever(?:'s| is)? left (?:of|over of)|what(?:'s| is) left of|the (?:rest|remains) of) (?:the )?/i,
       'leftover ',

@@ -88,10 +88,41 @@ const TAKES_BACK = new Set([
 ]);
 const THAT = new Set(['that', 'it', 'this', 'them', 'those']);
 
+/** "before you salt it - it won't need any": the clause behind says that none is needed. */
+function isNotNeeded(s: Sentence, c: ClauseSpan): boolean {
+  const next = s.clauses[s.clauses.indexOf(c) + 1];
+  if (c.opener !== 'before' || !next) return false;
+  const words = s.tokens.slice(next.from, next.to).map((t) => t.word);
+  return words.some((w) => NEGATORS.has(w)) && words.some((w) => w === 'need' || w === 'want');
+}
+
+/** True where a sentence's first clause takes back what the sentence before it told: "Skip that." */
+export function takesBack(s: Sentence): boolean {
+  const [first] = s.clauses;
+  return first !== undefined && deniesThat(s, first) && !s.clauses.some((c) => c.opener === 'if');
+}
+
+/** "(we use cashew)" behind a food: that stands in its place. */
+export function isReplaced(s: Sentence, c: ClauseSpan): boolean {
+  const next = s.clauses[s.clauses.indexOf(c) + 1];
+  return (
+    next !== undefined &&
+    wordAt(s.tokens, c.to - 1) === '(' &&
+    ['we', 'i'].includes(wordAt(s.tokens, next.from)) &&
+    next.verb?.verb.id === 'use' &&
+    next.verb.form === 'base'
+  );
+}
+
 /** "normally 1 tbsp oil, but I swap that for tahini": the clause behind takes this one back. */
 function isTakenBack(s: Sentence, c: ClauseSpan): boolean {
   const next = s.clauses[s.clauses.indexOf(c) + 1];
-  if (!next?.verb || next.verb.form !== 'base' || !THAT.has(wordAt(s.tokens, next.verbAt + 1))) return false;
+  return next !== undefined && deniesThat(s, next);
+}
+
+/** "skip that", "I swap it for stock": a deed on what was just told that takes it back. */
+function deniesThat(s: Sentence, next: ClauseSpan): boolean {
+  if (!next.verb || next.verb.form !== 'base' || !THAT.has(wordAt(s.tokens, next.verbAt + 1))) return false;
   const before = s.tokens.slice(next.from, next.verbAt).map((t) => t.word);
   // "you can skip it" leaves both ways open
   if (before.some((w) => AUXILIARIES.has(w) || NEGATORS.has(w))) return false;
@@ -125,7 +156,7 @@ export function isRemark(s: Sentence, c: ClauseSpan): boolean {
   if (s.label.length > 0 && REMARKS.has(s.label, 0, s.label.length) >= 0) return true;
   // "nonna's: pancetta, 4 tbsp oil"
   if (s.label.some((t) => PEOPLE.has(t.word.replace(/['’]s$|['’]$/, '')))) return true;
-  if (isTakenBack(s, c)) return true;
+  if (isTakenBack(s, c) || isNotNeeded(s, c) || isReplaced(s, c)) return true;
   const at = s.clauses.indexOf(c);
   // "my neighbour throws in a stock cube, I don't bother"
   const next = s.clauses[at + 1];

@@ -4,6 +4,7 @@ import { tokens } from '@/core/food/tokens';
 import { remember } from '@/core/memo';
 import { type Named, type Sentence, sentencesOf } from '@/core/step/clauses';
 import { MADE, NEGATORS } from '@/core/step/lexicon';
+import { takesBack } from '@/core/step/others';
 import { tokensOf } from '@/core/step/tokens';
 import { coverOf, refersTo } from '../refer';
 import { type ReadLine, type ReadSettings } from '../types';
@@ -106,6 +107,13 @@ export function broughtBy(
 ): ReadLine[] {
   const scan = scanOf(recipe, lines, settings, servings);
   const { sentences } = scan;
+  const back = new Set<unknown>();
+  sentences.forEach(({ source, sentence }, i) => {
+    const next = sentences[i + 1];
+    const last = sentence.clauses.at(-1);
+    // "… brush them with oil: skip that": what the last clause told is not done
+    if (last && next?.source === source && takesBack(next.sentence)) back.add(last);
+  });
   let asked: { source: Source; s: Sentence } | null = null;
   for (const { source, sentence: s } of sentences) {
     // "Salt? Not needed."
@@ -120,7 +128,7 @@ export function broughtBy(
       asked = { source, s };
       continue;
     }
-    foodsIn(scan, source, s);
+    foodsIn(scan, source, s, back);
   }
   if (asked)
     foodsIn(
@@ -130,6 +138,7 @@ export function broughtBy(
     );
   for (const { source, sentence } of sentences)
     for (const c of sentence.clauses) {
+      if (back.has(c)) continue;
       deeds(scan, source, sentence, c);
       unknowns(scan, source, sentence, c);
       strayAmounts(scan, source, sentence, c);
@@ -221,7 +230,7 @@ function isPressed(s: Sentence, juice: Named): boolean {
 /** "320 kcal, 9 g fat per portion": what a portion holds, and nothing that goes in. */
 const FIGURES = new Set(['kcal', 'calories', 'kilojoules', 'kj', 'nutrition', 'macros']);
 
-function foodsIn(scan: Scan, source: Source, s: Sentence): void {
+function foodsIn(scan: Scan, source: Source, s: Sentence, back?: ReadonlySet<unknown>): void {
   const figures =
     [...s.label, ...s.tokens.slice(s.from, s.to)].some((t) => FIGURES.has(t.word)) &&
     s.clauses.every((c) => !c.verb?.verb.brings);
@@ -229,7 +238,7 @@ function foodsIn(scan: Scan, source: Source, s: Sentence): void {
   let skip: unknown = null;
   const said = appositions(scan, s);
   for (const c of s.clauses)
-    for (const named of foodsOf(s, c)) {
+    for (const named of back?.has(c) ? [] : foodsOf(s, c)) {
       if (said.has(named)) continue;
       if (named.from < c.from) continue;
       // "butter each slice": the word is the deed

@@ -1,7 +1,7 @@
 import { foodById } from '@/core/food/table';
 import { type Range, range } from '@/core/range/range';
 import { type ClauseSpan, type Sentence } from '@/core/step/clauses';
-import { DEFINITE, DETERMINERS, NEGATORS, verbOf } from '@/core/step/lexicon';
+import { DEFINITE, DETERMINERS, NEGATORS, verbById, verbOf, type VerbHit } from '@/core/step/lexicon';
 import { isRemark } from '@/core/step/others';
 import { type Polarity, isOptional, polarityOf, verbNegated } from '@/core/step/polarity';
 import { type Token } from '@/core/step/tokens';
@@ -42,6 +42,13 @@ export function otherMedium(s: Sentence, c: ClauseSpan): boolean {
 }
 
 const FAT_PHRASE = { pan: 'fried', pool: 'shallow-fried', deep: 'deep-fried' } as const;
+
+const RUBS = new Set(['paper', 'kitchen', 'cloth', 'towel', 'tissue', 'brush', 'rag', 'pan', 'hands']);
+/** "wiped with an oily paper": oiled, in other words. */
+function oily(word: string, next: string): VerbHit | undefined {
+  const verb = word === 'oily' && RUBS.has(next) ? verbById('oil') : undefined;
+  return verb && { verb, form: 'ed' };
+}
 
 /** Fat and salt that a deed brings without naming them. */
 export function deeds(scan: Scan, source: Source, s: Sentence, c: ClauseSpan): void {
@@ -85,7 +92,7 @@ export function deeds(scan: Scan, source: Source, s: Sentence, c: ClauseSpan): v
       i > s.from && ['deep', 'stir', 'pan', 'shallow', 'air'].includes(s.tokens[i - 1]?.word ?? '')
         ? verbOf((s.tokens[i - 1]?.word ?? '') + token.word)
         : undefined;
-    const hit = joined ?? verbOf(token.word);
+    const hit = joined ?? verbOf(token.word) ?? oily(token.word, s.tokens[i + 1]?.word ?? '');
     if (source.tail && hit?.verb.id === 'roast' && hit.form === 'ed') {
       // bought or made roasted: perhaps in oil, unless the method says how
       const said = scan.sentences.some(
@@ -263,6 +270,15 @@ function implied(
       if (
         withAt > i - c.from &&
         words.slice(withAt).some((w) => w === 'free' || w === 'herbs' || w === 'spices' || w === 'pepper')
+      )
+        return;
+      // "mine is seasoned", "a well seasoned skillet": the pan is
+      if (
+        form === 'ed' &&
+        (words[0] === 'mine' ||
+          s.named[i - 1 - s.from]?.kind === 'tool' ||
+          s.named.slice(c.from - s.from, i - s.from).some((n) => n?.kind === 'tool') ||
+          s.named[i + 1 - s.from]?.kind === 'tool')
       )
         return;
       if (form === 'ed' && s.tokens[i - 1] && DETERMINERS.has(s.tokens[i - 1]?.word ?? '')) return;

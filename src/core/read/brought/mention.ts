@@ -268,7 +268,10 @@ export function mentionOf(
     let k = to + 1;
     while (k < end && s.tokens[k]?.kind !== 'mark') k += 1;
     const behind = textOf(source, s, to + 1, k);
-    if (AMOUNT_KEEPS.test(behind)) notes = `, ${behind}`;
+    const another = s.tokens
+      .slice(to + 1, k)
+      .some((t, n) => t.kind === 'number' || s.named[to + 1 + n - s.from]?.kind === 'food');
+    if (!another && AMOUNT_KEEPS.test(behind)) notes = `, ${behind}`;
   } else if (['drained', 'rinsed'].includes(s.tokens[to]?.word ?? '')) notes = `, ${s.tokens[to]?.word}`;
   let read: ReadLine | null = null;
   if (alternative === 'do' || alternative === 'optional' || alternative === 'alternative') {

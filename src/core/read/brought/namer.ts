@@ -8,6 +8,8 @@ import { MEASURED_BY, PLURAL_FOODS } from './kinds';
 const namers = new WeakMap<Larder, Namer>();
 
 const MOST_WORDS = 5;
+const CLAIMED = new Set(['sugar', 'salt', 'fat', 'sodium', 'oil']);
+const LITTLE = new Set(['low', 'lower', 'reduced', 'less']);
 
 /** Finds the names of foods among a sentence's tokens, the longest first. */
 export function namerOf(larder: Larder): Namer {
@@ -35,6 +37,16 @@ export function namerOf(larder: Larder): Namer {
       return null;
     // "three fat cloves of garlic": how big they are
     if (first.word === 'fat' && MEASURED_BY.has(tokens[at + 1]?.normal ?? '')) return null;
+    // "low sugar baked beans": a claim of the food behind it
+    const next = tokens[at + 1];
+    if (
+      CLAIMED.has(first.normal) &&
+      LITTLE.has(tokens[at - 1]?.word ?? '') &&
+      next?.kind === 'word' &&
+      !PREPOSITIONS.has(next.word) &&
+      !CONJUNCTIONS.has(next.word)
+    )
+      return null;
     let phrase = '';
     const phrases: string[] = [];
     for (let n = 0; n < MOST_WORDS && at + n < to; n += 1) {

@@ -8,6 +8,7 @@ import {
   ORDINARY,
   PREPOSITIONS,
   PRONOUNS,
+  SUBJECTS,
   TOOLS,
 } from '@/core/step/lexicon';
 import { isRemark } from '@/core/step/others';
@@ -39,6 +40,10 @@ const SIZES = new Set(
     ' ',
   ),
 );
+/** Words behind an amount that say of the food before it how it was weighed. */
+const SAYS_HOW = new Set(
+  'each apiece more dry dried cooked raw uncooked total altogether extra worth or drained'.split(' '),
+);
 /** A food named so many words before its amount: "rice on the side, about 60 g each". */
 const BEHIND = 10;
 
@@ -60,11 +65,11 @@ function opensAt(s: Sentence, c: ClauseSpan, measure: number): number {
 }
 
 /** True where a food that the clause names has the amount: before it with nothing between, or right behind. */
-const isTaken = (s: Sentence, c: ClauseSpan, from: number, measure: number): boolean =>
+const isTaken = (s: Sentence, c: ClauseSpan, from: number, measure: number, ofItsOwn: boolean): boolean =>
   foodsOf(s, c).some(
     (f) =>
       (f.from <= measure && measure < f.to) ||
-      (f.to <= from && from - f.to <= BEHIND) ||
+      (!ofItsOwn && f.to <= from && from - f.to <= BEHIND) ||
       (f.from > measure &&
         s.tokens
           .slice(measure + 1, f.from)
@@ -72,6 +77,17 @@ const isTaken = (s: Sentence, c: ClauseSpan, from: number, measure: number): boo
             (t) => t.kind !== 'mark' && (t.word === 'of' || !PREPOSITIONS.has(t.word)) && t.word !== 'and',
           )),
   );
+
+/** "add it by the tablespoon", "half of it, 2 tbsp": what the amount is of was named before. */
+const refersBack = (s: Sentence, c: ClauseSpan, to: number): boolean =>
+  s.tokens
+    .slice(c.from, to)
+    .some(
+      (t) =>
+        (PRONOUNS.has(t.word) && !SUBJECTS.has(t.word)) ||
+        DEFINITE.has(t.word) ||
+        ['it', 'them'].includes(t.word),
+    );
 
 /** The words behind an amount that name what it is of. */
 function nounBehind(s: Sentence, c: ClauseSpan, from: number): number {
@@ -104,7 +120,7 @@ export function strayAmounts(scan: Scan, source: Source, s: Sentence, c: ClauseS
   for (let i = c.from; i < c.to; i += 1) {
     if (!POURED.test(s.tokens[i]?.word ?? '')) continue;
     const from = opensAt(s, c, i);
-    if (from < 0 || isTaken(s, c, from, i)) continue;
+    if (from < 0) continue;
     const before = s.tokens[from - 1]?.word ?? '';
     if (
       ['in', 'into', 'to', 'from', 'by', 'than', 'per', 'the', 'about'].includes(before) &&
@@ -115,14 +131,18 @@ export function strayAmounts(scan: Scan, source: Source, s: Sentence, c: ClauseS
     if (DEFINITE.has(s.tokens[of]?.word ?? '') || PRONOUNS.has(s.tokens[of]?.word ?? '')) continue;
     if ([of, of + 1, of + 2].some((k) => TOOLS.at(s.tokens, k))) continue;
     const to = nounBehind(s, c, of);
+    const words = s.tokens.slice(of, to).map((t) => t.word);
+    const idle = words.every((w) => ORDINARY.has(w) || isHarmless(w) || SAYS_HOW.has(w));
+    if (isTaken(s, c, from, i, !idle)) continue;
     const polarity = polarityOf(s, c, from, i + 1);
     if (polarity === 'not' || polarity === 'remark') continue;
-    const words = s.tokens.slice(of, to).map((t) => t.word);
-    if (
-      words.length === 0 ||
-      words.every((w) => ORDINARY.has(w) || isHarmless(w) || w === 'each' || w === 'more')
-    )
-      continue;
+    // "I add a quarter teaspoon at the table": of what, is not said
+    const elliptic =
+      words.length === 0 &&
+      c.verb?.verb.brings === true &&
+      foodsOf(s, c).length === 0 &&
+      !refersBack(s, c, i);
+    if (!elliptic && idle) continue;
     const phrase = textOf(source, s, from, to);
     const at: [number, number] = [s.tokens[from]?.start ?? 0, s.tokens[to - 1]?.end ?? 0];
     const read = remembered(
