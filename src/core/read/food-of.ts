@@ -38,7 +38,7 @@ const JUICED = /\bjuiced\b|\bjuice only\b|\bjuice of\b|\bsqueezed\b|^\s*juice\b/
 
 /** "rinsed and dried", "fried": done to it in this kitchen, and no food sold so. */
 const DONE_HERE =
-  /(?<=\b(?:rinsed|washed|drained|cleaned|peeled|cored)(?:,? and|,)) (?:patted |spun |thoroughly |well )*dried\b|(?<=^[\s,]*)fried\b/;
+  /(?<=\b(?:rinsed|washed|drained|cleaned|peeled|cored)(?:,? and|,)?) (?:patted |spun |thoroughly |well )*dried\b|(?<=^[\s,]*)fried\b/;
 /** What a packet is said to be free or low of. */
 const CLAIM =
   /\b(?:oil|fat|salt|sugar|sodium)[- ]free\b|\b(?:no|without|low|reduced|less)[- ](?:added )?(?:oil|fat|salt|sugar|sodium)\b|\bun(?:salted|sweetened)\b/g;
@@ -65,7 +65,9 @@ export function find(said: FoodWords, larder: Larder): Found {
   const can = words.measures.some((m) => m.unit?.id === 'can');
   // "2 slices rye": what is sliced and called by its grain is bread
   const sliced = words.measures.some((m) => m.unit?.id === 'slice') && GRAIN.test(words.food.trim());
-  const plain = sliced ? `${words.food.trim()} bread` : words.food;
+  // "low sodium soy": the sauce, where it is spooned
+  const sauce = /(?:^|\s)soy$/.test(words.food) && words.measures.every((m) => m.unit?.kind !== 'mass');
+  const plain = sliced ? `${words.food.trim()} bread` : sauce ? `${words.food} sauce` : words.food;
   const jar = words.measures.some((m) => m.unit?.id === 'jar');
   const jarred = jar && !/\bjar(?:red)?\b/.test(plain) ? `jarred ${plain}` : null;
   const ofJar = jarred ? larder.finder.find(jarred, words.notes, 1)[0] : undefined;

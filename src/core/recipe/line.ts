@@ -63,7 +63,7 @@ const TO_TASTE = /\b(?:or )?(?:to|for|as per) taste\b|\bto your taste\b|\bto you
 const PLUS_MORE =
   /[,(;+&]?\s*\b(?:plus|and|with) (?:a (?:little|bit|few|splash) )?(?:some )?(?:more|extra)\b([^)]*)\)?|,\s*(?:and )?extra (?:for|to)\b([^)]*)|[,(]\s*(?:or )?more (?:if|to taste|as needed|when|as you)\b([^)]*)\)?/;
 const PURPOSE =
-  /(?:,|\(|\s)\s*((?:for|to) (?:deep[- ]?frying|frying|shallow frying|fry|saut[eé]ing|cooking|cook|the pan|the skillet|browning|greasing|grease|oiling|brushing|brush|lining|spraying|the tin|the tray|drizzling|drizzle|finishing|finish|serving|serve|garnish(?:ing)?|sprinkling|sprinkle|dusting|topping|top|decorating|decorate|the (?:pasta |cooking )?water|pasta water|boiling|the pot|blanching|rolling|kneading|loosen|loosening|thin|thinning|dilute|let down|slacken))\b/;
+  /(?:,|\(|\s)\s*((?:for|to) (?:deep[- ]?frying|frying|coating|breading|binding|thickening|shallow frying|fry|saut[eé]ing|cooking|cook|the pan|the skillet|browning|greasing|grease|oiling|brushing|brush|lining|spraying|the tin|the tray|drizzling|drizzle|finishing|finish|serving|serve|garnish(?:ing)?|sprinkling|sprinkle|dusting|topping|top|decorating|decorate|the (?:pasta |cooking )?water|pasta water|boiling|the pot|blanching|rolling|kneading|loosen|loosening|thin|thinning|dilute|let down|slacken))\b/;
 const EACH_OF = /^\s*(?:each(?: of)?|of each(?: of)?)\b(?:\s*:)?\s*(?=[a-zà-ÿ])/;
 const FROM_CONTAINER = /\b(?:from|out of) (?:an?|the) (can|tin|jar|packet|carton|bag|bottle)\b/;
 /** A weight behind a comma: "1 cauliflower, 800 g", "3 carrots, 100 g each". */
@@ -270,7 +270,11 @@ export function readLineWords(line: string): LineWords {
       ...measures,
       added.unit === null && added.each === null ? { ...added, unit: said.unit, size: said.size } : added,
     ];
-  if (own?.measures) measures = own.measures;
+  // "60 g walnuts (I only put 30)": thirty of the same
+  if (own?.measures)
+    measures = own.measures.map((m) =>
+      m.unit === null && m.each === null && said?.unit ? { ...m, unit: said.unit } : m,
+    );
   if (own?.share && own.share[2] > 0)
     measures = measures.map((m) => ({
       ...m,

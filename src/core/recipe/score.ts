@@ -39,6 +39,8 @@ export const startsWithMeasure = remember((text: string): boolean => {
 /** "Thick poha 2 cups, washed": a name with its amount behind it. */
 const NAME_AMOUNT =
   /^[a-z][a-z' -]{2,40}?\s+(?:about )?[\d½¼¾⅓⅔][\d./]*\s*(?:tbsps?|tsps?|tablespoons?|teaspoons?|cups?|ml|l|g|kg|oz|lbs?|tins?|cans?)\b/i;
+/** "onion 1 big": a name and how many of it. */
+const NAME_COUNT = /^([a-z][a-z' -]{2,40}?)\s+(?:x\s?)?\d[\d./]*(?:\s+[a-z]{1,7})?$/i;
 /** "Originally it had a ham hock; I put in paprika": somebody does something. */
 const TELLS =
   /\b(?:i|we|he|she|they|mum|mom|gran|grandad|grandma)(?:'ve|'d|'ll)?\s+(?:\w+\s+)?(?:put|puts|add|adds|use|used|uses|cook|cooked|start|started|like|likes|make|makes|made|throw|stir|give|gave|had|swap|leave|left|always|never)\b/i;
@@ -69,6 +71,9 @@ const unmarkedScore = remember((text: string): number => {
   }
   if (STEP_INSIDE.test(cleaned)) score -= 1.5;
   if (NAME_AMOUNT.test(cleaned)) score += 1.5;
+  // "aubergine 2 lg"
+  const counted = NAME_COUNT.exec(cleaned)?.[1];
+  if (counted && opensWithFood(counted)) score += 3;
   if (words >= 7 && TELLS.test(cleaned) && !startsWithAmount(cleaned) && !opensWithFood(cleaned)) score -= 3;
   if (words <= 12 && score < 4) {
     const names = cleaned

@@ -11,7 +11,7 @@ const HEDGE = new RegExp(
 const ISH = /(?<![\w.])(\d[\d.,/½¼¾]*\s*(?:[a-z]{1,12})?)[- ]?ish\b/gi;
 /** What the food is used in place of is no part of its name. */
 const IN_PLACE =
-  /,?\s+(?:instead of|in place of|rather than|as (?:an? )?(?:sub(?:stitute)?|replacement|stand-in) for)\s+(?:the |any |an? )?[a-z][^,;()\d]*/gi;
+  /,?\s+(?:instead of|in place of|in lieu of|rather than|as (?:an? )?(?:sub(?:stitute)?|replacement|stand-in) for)\s+(?:the |any |an? )?[a-z][^,;()\d]*/gi;
 /** "apple purée where the butter was": what stood there before is no part of the name. */
 const WHERE_IT_WAS =
   /\s+where (?:the |my |her |his )?[a-z]+(?: [a-z]+)? (?:was|were|used to be|would be|would go)\b[^,;()]*/gi;
@@ -46,6 +46,7 @@ export const plainTalk = (line: string): string =>
     )
     .replace(ISH, 'about $1')
     .replace(HEDGE, 'about ')
+    .replace(/^\s*(?:instead|in place|in lieu) of [a-z ]{2,24}[:,]\s*/i, '')
     .replace(IN_PLACE, '')
     .replace(WHERE_IT_WAS, '')
     .replace(NEVER_SALTED, (_, deed: string) => UNSALTED[deed.toLowerCase()] ?? '')

@@ -96,6 +96,20 @@ function isNotNeeded(s: Sentence, c: ClauseSpan): boolean {
   return words.some((w) => NEGATORS.has(w)) && words.some((w) => w === 'need' || w === 'want');
 }
 
+const NOW = new Set(['now', 'nowadays', 'today']);
+const BYGONE = new Set(['was', 'were', 'used', 'had']);
+
+/** "the icing was 100 g butter, now it's yoghurt": what it was, and is no more. */
+export const isBygone = (s: Sentence, from: number): boolean =>
+  s.tokens.slice(s.from, from).some((t) => BYGONE.has(t.word)) &&
+  !s.tokens.slice(s.from, from).some((t) => NOW.has(t.word)) &&
+  s.tokens
+    .slice(from, s.to)
+    .some(
+      (t, i) =>
+        NOW.has(t.word) && [',', ';', '-', '—', 'and', 'but'].includes(wordAt(s.tokens, from + i - 1)),
+    );
+
 /** True where a sentence's first clause takes back what the sentence before it told: "Skip that." */
 export function takesBack(s: Sentence): boolean {
   const [first] = s.clauses;

@@ -1,5 +1,5 @@
 import type { ClauseSpan, Sentence } from './clauses';
-import { isRemark, othersWay } from './others';
+import { isBygone, isRemark, othersWay } from './others';
 import {
   AUXILIARIES,
   COMPARISONS,
@@ -330,7 +330,7 @@ export function polarityOf(s: Sentence, c: ClauseSpan, from: number, to: number)
     s.label.some((t) => ['substitute', 'substitution', 'alternatively', 'alternative', 'or'].includes(t.word))
   )
     return 'alternative';
-  if (isRemark(s, c)) return 'remark';
+  if (isRemark(s, c) || isBygone(s, from)) return 'remark';
   const theirs = othersWay(s, c, from);
   if (theirs === 'remark') return theirs;
   const behind = saidBehind(s, c, to);

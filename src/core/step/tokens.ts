@@ -18,7 +18,7 @@ export interface Token {
 export const wordAt = (tokens: readonly Token[], i: number): string => tokens[i]?.word ?? '';
 
 /** "w/ rice", "w/o oil". */
-const SHORT: Readonly<Record<string, string>> = { 'w/': 'with', 'w/o': 'without' };
+const SHORT: Readonly<Record<string, string>> = { 'w/': 'with', 'w/o': 'without', w: 'with' };
 const ACCENTS = /[\u0300-\u036f]/g;
 const WORDS =
   /(\d[\d.,/⁄]*(?:\s?[½⅓⅔¼¾⅛⅜⅝⅞⅕⅖⅗⅘⅙⅚])?|[½⅓⅔¼¾⅛⅜⅝⅞⅕⅖⅗⅘⅙⅚])|([wW]\/o?(?![a-zA-Z/])|\p{L}[\p{L}'’]*)|([.,;:!?()[\]—–/+&\n]|-(?=\s)|…)/gu;

@@ -174,7 +174,12 @@ function inTail(source: Source, s: Sentence, m: Mention): boolean {
   if (own.some((f) => f.id === food.id)) return false;
   if (FATS.has(food.kind) || food.kindClass === 'oil' || food.adds.includes('oil'))
     return !own.some((f) => FATS.has(f.kind) || f.adds.includes('oil'));
-  if (!m.stated || m.polarity === 'alternative') return false;
+  if (!m.stated || m.polarity === 'alternative' || food.kind === 'water') return false;
+  // "with a strip of nori": a piece of something says less than "3 tbsp of it"
+  const measured = m.read?.words?.foods.some((f) =>
+    f.measures.some((x) => x.stated || x.unit?.kind === 'volume' || x.unit?.kind === 'mass'),
+  );
+  if (!measured) return false;
   // "2 flax eggs (2 tbsp flaxseed + 5 tbsp water)": a bracket that opens with an amount tells what it is made of
   const bracketed = line.line.text[source.start - line.line.start - 1] === '(';
   const first = s.tokens[s.from];
@@ -219,8 +224,13 @@ function appositions(scan: Scan, s: Sentence): ReadonlySet<Named> {
 
 /** "juice of half a lemon": a juice whose fruit is named behind it. */
 function isPressed(s: Sentence, juice: Named): boolean {
-  if (juice.to !== juice.from + 1 || s.tokens[juice.to]?.word !== 'of') return false;
-  for (let k = juice.to + 1; k < Math.min(s.to, juice.to + 6); k += 1) {
+  if (juice.to !== juice.from + 1) return false;
+  // "juice and zest of a lemon"
+  const also =
+    ['and', '&'].includes(s.tokens[juice.to]?.word ?? '') && PRESSED.has(s.tokens[juice.to + 1]?.word ?? '');
+  const of = also ? juice.to + 2 : juice.to;
+  if (s.tokens[of]?.word !== 'of') return false;
+  for (let k = of + 1; k < Math.min(s.to, of + 6); k += 1) {
     if (s.tokens[k]?.kind === 'mark') return false;
     if (s.named[k - s.from]?.kind === 'food') return true;
   }

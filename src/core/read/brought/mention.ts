@@ -106,7 +106,11 @@ function behindTalk(s: Sentence, start: number, from: number): number {
 function pressedFrom(s: Sentence, c: ClauseSpan, from: number): number {
   for (let k = from - 1; k > Math.max(c.from, from - 6); k -= 1) {
     if (s.tokens[k]?.kind === 'mark') return from;
-    if (s.tokens[k]?.word === 'of' && PRESSED.has(s.tokens[k - 1]?.word ?? '')) return k - 1;
+    if (s.tokens[k]?.word === 'of' && PRESSED.has(s.tokens[k - 1]?.word ?? '')) {
+      const also =
+        ['and', '&'].includes(s.tokens[k - 2]?.word ?? '') && PRESSED.has(s.tokens[k - 3]?.word ?? '');
+      return also ? k - 3 : k - 1;
+    }
   }
   return from;
 }
@@ -129,6 +133,7 @@ function sharedAmount(source: Source, s: Sentence, c: ClauseSpan, from: number):
 }
 
 const APPROACH = new Set([',', '-', '–', '—', '(', ':', 'about', 'roughly', 'around', 'say', 'approx']);
+const EACH = new Set(['each', 'apiece', 'pp']);
 const HEADS = new Set(['head', 'person', 'plate', 'diner', 'eater', 'serving', 'portion', 'bowl']);
 const ASIDE = new Phrases(
   [
@@ -180,7 +185,8 @@ function amountBehind(s: Sentence, to: number): { from: number; to: number; stat
   const first = s.tokens[k];
   if (first?.kind !== 'number' && !['half', 'a', 'one', 'two', 'three', 'four'].includes(first?.word ?? ''))
     return null;
-  let measured = -1;
+  // "wholemeal pittas, 1 each"
+  let measured = first?.kind === 'number' && EACH.has(s.tokens[from + 1]?.word ?? '') ? from + 1 : -1;
   while (k < s.to && measured < 0 && k < from + 5) {
     const t = s.tokens[k] as Token;
     if (t.kind === 'mark' && !['/', '–', '-', '.'].includes(t.word)) return null;
@@ -308,7 +314,10 @@ export function mentionOf(
       );
       if (again.missing !== 'food') read = again;
     }
-    const behind = start === from ? amountBehind(s, to) : null;
+    const bare = s.tokens
+      .slice(start, from)
+      .every((t) => t.kind === 'word' && !isMeasure(t.word) && !OPENS_AMOUNT.has(t.word));
+    const behind = bare ? amountBehind(s, to) : null;
     if (behind && !read.words?.foods.some((f) => f.measures.length > 0)) {
       const heads = behind.states.filter((w) => ['each', 'pp', 'apiece'].includes(w));
       const state = behind.states.filter((w) => !heads.includes(w)).join(' ');
@@ -319,7 +328,7 @@ export function mentionOf(
     }
     // "rice, 60 g dry": what is said of it is more than what the plain word means in a sentence
     const said = behind !== null && behind.states.length > 0;
-    if (!said && read.foods[0]?.food && read.foods[0].food.id !== food.id && ALIASES.at(s.tokens, from))
+    if (!said && read.foods[0]?.food && read.foods[0].food.kind !== food.kind && ALIASES.at(s.tokens, from))
       read = null;
   }
   const measured =
