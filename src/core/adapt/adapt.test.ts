@@ -224,7 +224,7 @@ describe('plans', () => {
       [{ protocol: of('heart-strict') }],
     );
     const [plan] = plans;
-    expect(plan?.text.split('\n')[0]).toBe('Lock noodles with walnut sauce (made without walnut)');
+    expect(plan?.text.split('\n')[0]).toBe('Lock noodles with chestnut sauce');
     expect(plan?.changes.at(-1)).toMatchObject({ swap: 'name', departure: 0 });
     expect(['within', 'near']).toContain(plan?.after.verdict);
   });

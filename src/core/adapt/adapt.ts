@@ -3,6 +3,7 @@ import { roleOf } from '@/core/audit/role';
 import { parseRecipe } from '@/core/recipe/parse';
 import { readRecipe } from '@/core/read/read';
 import type { ReadRecipe, ReadSettings } from '@/core/read/types';
+import { wrongIn } from './fence';
 import { changedIn, lpOf, selectionOf, type Model } from './model';
 import { withTrueNames } from './names';
 import { portionsOf, type Portioned } from './portions';
@@ -80,7 +81,7 @@ function planOf(draft: Draft, base: Base, first: ReadRecipe, context: Seeking, o
   const after = servesAll(joined, context) || !servesAll(draft.read, context) ? joined : draft.read;
   const changes = draft.changes.map((c) => ({ ...c, line: originalLine(c, base.read, first) }));
   const said = base.portions ? [portionChange(base.portions, first.lines.length)] : [];
-  const named = withTrueNames(after.recipe.source, context.spoken);
+  const named = withTrueNames(after.recipe.source, context.spoken, changes);
   return {
     changes: [...said, ...changes, ...named.said.map((s) => nameChange(s, first.lines.length))],
     departure: (base.portions?.departure ?? 0) + changes.reduce((s, c) => s + c.departure, 0),
@@ -162,6 +163,10 @@ const platesMatter = (read: ReadRecipe, context: Context): boolean =>
     );
   });
 
+/** True where a plan's whole text, names and joint lines and all, is one that a cook could cook from. */
+const isCookable = (plan: Plan, first: ReadRecipe, { spoken }: Seeking): boolean =>
+  wrongIn(first, readRecipe(parseRecipe(plan.text), spoken), plan.changes, spoken).length === 0;
+
 /** Plans from every base, the least first. */
 function plansFrom(bases: readonly Base[], first: ReadRecipe, wanted: number, context: Seeking): Plan[] {
   const plans: { plan: Plan; least: boolean }[] = [];
@@ -184,7 +189,7 @@ function plansFrom(bases: readonly Base[], first: ReadRecipe, wanted: number, co
     }
   }
   const sorted = plans
-    .filter((p) => fits(p.plan.after))
+    .filter((p) => fits(p.plan.after) && isCookable(p.plan, first, context))
     .sort((a, b) => a.plan.departure - b.plan.departure)
     .slice(0, wanted);
   return sorted.map(({ plan, least }, i) => ({ ...plan, optimal: i === 0 && least }));

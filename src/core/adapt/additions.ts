@@ -27,9 +27,17 @@ const isSweet = (read: ReadRecipe): boolean => {
   return grams(sweet) >= SWEET * grams(read.lines);
 };
 
+/** What is no plate of its own: nobody eats potatoes with a spice mix. */
+const NO_PLATE =
+  /\b(?:dips?|spreads?|hummus|houmous|pesto|dressing|vinaigrette|sauce|gravy|marinade|relish|chutney|jam|pickles?|paste|masala|spice (?:mix|blend)|seasoning|rub|salsa|raita|mayo|butter|cream|milk|smoothie|drink)\s*(?:\(.*)?$/i;
+
 /** Bulk of starch, vegetables or fruit that may be eaten with the dish. */
 export function additionsFor(read: ReadRecipe, role: string, settings: ReadSettings): LineChoices[] {
-  if (isBatter(read)) return [];
+  if (
+    isBatter(read) ||
+    NO_PLATE.test(read.recipe.title.split(/\s+(?:with|in|on|and)\s|\s*[,&–]\s*/)[0] ?? '')
+  )
+    return [];
   const plates = read.servings.range.best;
   const meal = isSweet(read) ? 'snack' : role;
   return ADDITIONS.filter(

@@ -22,23 +22,38 @@ function placeOf(line: ReadLine, first: ReadRecipe, now: ReadRecipe): number {
   return places[Math.min(nth, places.length - 1)] ?? -1;
 }
 
-/** A line and a sentence that are new: after the last ingredient, in its manner, and at the end of the method. */
-export function withAddition(read: ReadRecipe, line: string, step: string | null): string {
+/** The heading of what is eaten with a dish and is no part of it. */
+const BESIDE = 'Beside it';
+
+/**
+ * A line and a sentence that are new: behind the list and at the end of the method.
+ *
+ * @param heading what the line stands under, where it is no part of the dish
+ */
+export function withAddition(
+  read: ReadRecipe,
+  line: string,
+  step: string | null,
+  heading: string | null = null,
+): string {
   const { source } = read.recipe;
   const last = read.lines.filter((l) => l.origin === 'ingredients').at(-1);
+  // a recipe told in prose says there how much of it
+  const said = last || step === null ? step : `Serve with ${line}.`;
   const end = read.recipe.steps.at(-1)?.end;
   let text = source;
   // from the end to the start, so that positions stay true
-  if (step !== null && end !== undefined && end > (last?.line.end ?? 0)) {
+  if (said !== null && end !== undefined && end > (last?.line.end ?? 0)) {
     const stop = /[.!?]\s*$/.test(text.slice(0, end)) ? ' ' : '. ';
-    text = `${text.slice(0, end)}${stop}${step}${text.slice(end)}`;
+    text = `${text.slice(0, end)}${stop}${said}${text.slice(end)}`;
   }
   if (!last) return text;
   const rowStart = text.lastIndexOf('\n', last.line.start - 1) + 1;
   const rowEnd = text.indexOf('\n', last.line.end);
   const at = rowEnd < 0 ? text.length : rowEnd;
   const row = text.slice(rowStart, at);
-  return `${text.slice(0, at)}\n${row.slice(0, markerLength(row))}${line}${text.slice(at)}`;
+  const place = heading === null || last.line.section === heading ? '\n' : `\n\n${heading}:\n`;
+  return `${text.slice(0, at)}${place}${row.slice(0, markerLength(row))}${line}${text.slice(at)}`;
 }
 
 /** One change written into the text; null where it cannot be. */
@@ -53,7 +68,7 @@ function write(
   if (!swap) return null;
   if (!line) {
     if (!written) return null;
-    return { text: withAddition(now, written.line, written.step), to: written.line };
+    return { text: withAddition(now, written.line, written.step, BESIDE), to: written.line };
   }
   const at = placeOf(line, first, now);
   const place = now.lines[at];

@@ -3,6 +3,8 @@ import { parseRecipe } from '@/core/recipe/parse';
 import { FROM_THE_TITLE } from '@/core/read/brought/scan';
 import { readRecipe } from '@/core/read/read';
 import type { ReadRecipe, ReadSettings } from '@/core/read/types';
+import { retitled } from './retitle';
+import type { Change } from './schema';
 
 /** A recipe's text whose title and headings promise nothing that is not in it, and what was said otherwise. */
 export interface Named {
@@ -33,9 +35,19 @@ function without(name: string, word: string): string {
  * Says in the title what the dish is made without, and calls its parts by what is in them: a name that promises what a
  * plan took out would be read, by cooks and by the audit, as if it were still there.
  */
-export function withTrueNames(text: string, settings: ReadSettings): Named {
+export function withTrueNames(text: string, settings: ReadSettings, changes: readonly Change[] = []): Named {
   let read = readRecipe(parseRecipe(text), settings);
   const said: { from: string; to: string }[] = [];
+  const names = [read.recipe.title, ...new Set(read.recipe.lines.flatMap((l) => l.section ?? []))];
+  for (const name of names) {
+    const put = retitled(name, read, changes, settings);
+    const { source } = read.recipe;
+    const at = put === name ? -1 : placeOf(source, name);
+    if (at < 0) continue;
+    const from = source.slice(at, at + name.length);
+    said.push({ from, to: put });
+    read = readRecipe(parseRecipe(source.slice(0, at) + put + source.slice(at + name.length)), settings);
+  }
   for (let round = 0; round < MOST_ROUNDS; round += 1) {
     const promised = promisedBy(read);
     if (promised.length === 0) break;

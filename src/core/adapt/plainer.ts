@@ -56,7 +56,13 @@ export function oneOfThem(read: ReadRecipe, index: number, settings: ReadSetting
   const texts = [
     own.replace(OR_IN_BRACKETS, ''),
     own.replace(OR_MORE, ''),
-    ...line.alternatives.map((a) => a.text),
+    ...line.alternatives.map((a) => {
+      // "or salsa, 3 tbsp" brings its amount along; else it goes by the first one's
+      const at = own.toLowerCase().indexOf(a.text.toLowerCase());
+      const first = own.toLowerCase().indexOf(line.words?.foods[0]?.food ?? own);
+      const rest = at < 0 ? a.text : own.slice(at);
+      return /\d/.test(rest) || first <= 0 ? rest : `${own.slice(0, first)}${a.text}`;
+    }),
   ];
   return [...new Set(texts)].flatMap((text) => {
     if (text === own || text.length < 3) return [];

@@ -26,6 +26,7 @@ import {
 import { leastOf } from './reduce';
 import { additionsFor } from './additions';
 import { isBatter, type LineChoices } from './choice';
+import { wrongIn } from './fence';
 import { choicesOf, gramsOf } from './options';
 import type { Change } from './schema';
 
@@ -265,7 +266,9 @@ export function search(
     // cuts and tighter rows only take selections away: what comes later departs no less than what the whole gave
     if (found.length === 0 && model === of.model) floor = costOf(model, selection) - 1e-6;
     const draft = carryOut(read, of, selection, context);
-    const serves = servesAll(draft.read, context);
+    const serves =
+      servesAll(draft.read, context) &&
+      wrongIn(read, draft.read, draft.changes, context.settings).length === 0;
     // what does not hold in words is tried no more; another way is to differ in a third of its changes
     const changed = changedIn(selection);
     cuts.push({ selection, differ: serves ? Math.max(1, Math.ceil(changed / 3)) : 1 });

@@ -1,9 +1,13 @@
-import type { Food } from '@/core/food/table';
+import { FAT_KINDS } from '@/core/food/kind-groups';
+import { foodById, type Food } from '@/core/food/table';
 import { markerLength } from '@/core/recipe/clean';
 import { readRecipe } from '@/core/read/read';
 import { parseRecipe } from '@/core/recipe/parse';
 import type { ReadLine, ReadRecipe, ReadSettings } from '@/core/read/types';
+import { brokenIn } from './broken';
+import { isDeed, letGoInClause, otherwiseDone, withoutDeed } from './clause';
 import { newLines } from './lines';
+import { mentionsOf } from './mentions';
 import { isSalting, namesFor, once, renamed, replaceSpan, withSentence, without } from './method-words';
 import type { SwapRow } from './schema';
 
@@ -37,7 +41,7 @@ export function applySwap(
   const { source } = read.recipe;
   if (line.origin === 'method')
     // an amount that no line holds cannot be made less of
-    return swap.to.some((t) => t.food === 'same') ? null : inMethodOnly(read, line, food, swap);
+    return swap.to.some((t) => t.food === 'same') ? null : inMethodOnly(read, line, food, swap, settings);
   const lines = newLines(line, swap, settings);
   if (!lines) return null;
   const same = swap.to.some((t) => t.food === 'same');
@@ -60,14 +64,20 @@ export function applySwap(
       : (swap.inMethod ?? (swap.to.length > 0 ? wordFor(swap) : null));
   // what moistens a batter is not what the pan is oiled with
   const inBatter = swap.roles.some((r) => r === 'bake' || r === 'dough') && !swap.roles.includes('crisp');
-  const reworded = (text: string, put: string) =>
+  const places = same ? [] : (mentionsOf(read, settings).get(line) ?? []);
+  const toldOf = (i: number) =>
+    places.flatMap((p): [number, number][] => (p.step === i ? [[p.start, p.end]] : []));
+  const reworded = (text: string, put: string, i: number) =>
     inBatter
       ? text.replace(SENTENCE, (s) => (IN_PAN.test(s) ? without(s, names) : renamed(s, names, put)))
-      : renamed(text, names, put);
-  const renamedAt = word === null || word === '' ? [] : read.steps.map(({ text }) => reworded(text, word));
+      : renamed(text, names, put, toldOf(i));
+  const renamedAt =
+    word === null || word === '' ? [] : read.steps.map(({ text }, i) => reworded(text, word, i));
   const lastNamed = renamedAt.findLastIndex((text, i) => text !== read.steps[i]?.text);
   const texts = read.steps.map(({ text }, i) =>
-    word === null || late || (swap.late && i < lastNamed) ? without(text, names) : (renamedAt[i] ?? text),
+    word === null || late || (swap.late && i < lastNamed)
+      ? without(text, names, toldOf(i))
+      : (renamedAt[i] ?? text),
   );
   const touched = (text: string, i: number) => text !== read.steps[i]?.text;
   const gains = late ? texts.length - 1 : swap.late ? texts.findLastIndex(touched) : texts.findIndex(touched);
@@ -89,6 +99,7 @@ export function applySwap(
     return changed;
   });
   edits.push(lineEdit(source, line, lines));
+  if (after.some((now, i) => brokenIn(read.steps[i]?.text ?? '', now).length > 0)) return null;
   const text = edits
     .sort((a, b) => b.start - a.start)
     .reduce((t, e) => t.slice(0, e.start) + e.put + t.slice(e.end), source);
@@ -110,8 +121,27 @@ const sameNoun = (swap: SwapRow, names: { readonly words: readonly string[] }): 
 const wordFor = (swap: SwapRow): string =>
   `the ${swap.to.map((t) => t.text.split(', ')[0] ?? '').join(' and ')}`;
 
+/** What food fries in where it no longer fries in fat. */
+const mediumOf = (swap: SwapRow): string => {
+  const [to] = swap.to;
+  return to && foodById(to.food)?.kind === 'stock' ? 'a splash of unsalted stock' : 'a splash of water';
+};
+
+/** "a teaspoon of salt" becomes so much of what stands in; null where no amount was said. */
+function amountFor(line: ReadLine, swap: SwapRow, settings: ReadSettings): string | null {
+  const said = line.words?.foods[0]?.measures.some((m) => m.stated || m.unit !== null);
+  if (!said || swap.to.length === 0) return null;
+  return newLines(line, swap, settings)?.join(' and ') ?? null;
+}
+
 /** A swap of what only the method names, written into its step. */
-function inMethodOnly(read: ReadRecipe, line: ReadLine, food: Food, swap: SwapRow): Swapped {
+function inMethodOnly(
+  read: ReadRecipe,
+  line: ReadLine,
+  food: Food,
+  swap: SwapRow,
+  settings: ReadSettings,
+): Swapped | null {
   const { source } = read.recipe;
   const { start, end } = line.line;
   const step = read.steps[line.step ?? 0];
@@ -128,13 +158,52 @@ function inMethodOnly(read: ReadRecipe, line: ReadLine, food: Food, swap: SwapRo
       texts: null,
     };
   }
-  const stands = swap.inMethod ?? (swap.to.length > 0 ? wordFor(swap) : `no ${food.kindLabel}`);
+  const deed = step && !named ? otherwiseDone(step.text, start - stepStart, mediumOf(swap)) : null;
+  if (deed !== null && step && FAT_KINDS.some((k) => k === food.kind))
+    return {
+      text: source.slice(0, step.start) + deed + source.slice(step.end),
+      lines: [],
+      steps: [deed],
+      texts: null,
+    };
+  const goes = swap.to.length === 0 && swap.inMethod === undefined;
+  const gone =
+    goes && step
+      ? isDeed(step.text, start - stepStart)
+        ? withoutDeed(step.text, start - stepStart)
+        : letGoInClause(step.text, start - stepStart, end - stepStart)
+      : null;
+  if (gone !== null && step && brokenIn(step.text, gone).length === 0)
+    return {
+      text: source.slice(0, step.start) + gone + source.slice(step.end),
+      lines: [],
+      steps: [gone],
+      texts: null,
+    };
+  const stands =
+    amountFor(line, swap, settings) ??
+    swap.inMethod ??
+    (swap.to.length > 0 ? wordFor(swap) : `no ${food.kindLabel}`);
   // "Season to taste" is something to do, and stays so
   const seasons = /^season\b/.test(words) && /^the /.test(stands);
   const put = seasons ? `season with ${stands}` : isSalting(source, start, end) ? `add ${stands}` : stands;
-  const changed = replaceSpan(source.slice(stepStart, end), start - stepStart, end - stepStart, put, named);
+  const changed = replaceSpan(
+    source.slice(stepStart, end),
+    start - stepStart,
+    end - stepStart,
+    put,
+    named || /^the /.test(put),
+  );
+  const whole = changed + source.slice(end, step?.end ?? end);
+  if (brokenIn(step?.text ?? '', whole).length > 0) return null;
   const text = source.slice(0, stepStart) + changed + source.slice(end);
   return { text: once(text, put), lines: [], steps: [changed], texts: null };
+}
+
+/** "boiled potato, mashed with lemon" among others of a row: what is said of it in brackets, for commas part foods. */
+function inOneRow(line: string): string {
+  const at = line.indexOf(', ');
+  return at < 0 ? line : `${line.slice(0, at)} (${line.slice(at + 2)})`;
 }
 
 /** The edit of the ingredient line itself, keeping its bullet; a line that only goes takes its row along. */
@@ -150,7 +219,11 @@ function lineEdit(
   const prefix = row.slice(0, markerLength(row));
   const alone = row.trim().length <= prefix.trim().length + line.line.text.length + 1;
   if (lines.length > 0)
-    return { start: line.line.start, end: line.line.end, put: lines.join(alone ? `\n${prefix}` : ', ') };
+    return {
+      start: line.line.start,
+      end: line.line.end,
+      put: alone ? lines.join(`\n${prefix}`) : lines.map(inOneRow).join(', '),
+    };
   if (alone) return { start: rowStart, end: Math.min(rowEnd + 1, source.length), put: '' };
   const behind = /^[,;]\s*/.exec(source.slice(line.line.end))?.[0].length ?? 0;
   // the last of a row takes the comma before it along

@@ -1,5 +1,6 @@
 import { escapePattern } from '@/core/escape';
 import type { ReadLine, ReadRecipe } from '@/core/read/types';
+import { isDeed, letGoInClause, withoutBareDeeds } from './clause';
 
 /** Article, amount and measure before a mention: "2 tbsp of the", "a little extra", "half the". */
 const LEAD =
@@ -67,6 +68,10 @@ export function namesFor(line: ReadLine, read: Pick<ReadRecipe, 'lines' | 'steps
   const others = read.lines.filter((l) => l !== line && l.origin === 'ingredients').flatMap((l) => l.foods);
   const method = read.steps.map((s) => s.text.toLowerCase()).join(' ');
   const sameKind = others.some((f) => f.food?.kind === food?.kind);
+  const sharesNoun = others.some((f) => tokensOf(f.text).includes(nounOf(own)));
+  const makesIt = new RegExp(
+    `\\b(?:make|for|into|whisk|blend|to)(?: the| a)? ${escapePattern(nounOf(own))}`,
+  ).test(method);
   const noun = nounOf(own);
   const kin = others.filter((f) => nounOf(f.text) === noun);
   // "beans" alone may be those of another line, unless that one is called by its whole name
@@ -84,7 +89,12 @@ export function namesFor(line: ReadLine, read: Pick<ReadRecipe, 'lines' | 'steps
   if (own.split(' ').length > 2 && !others.some((f) => f.text.endsWith(pair))) names.add(pair);
   // "the sauce" of a section so named is the whole of it
   const wholePart = read.lines.some((l) => tokensOf(l.line.section ?? '').includes(noun));
-  if (!shared && last.length > 2 && !((sameKind || wholePart) && LOOSE.has(noun))) names.add(last);
+  if (
+    !shared &&
+    last.length > 2 &&
+    !((sharesNoun || wholePart || makesIt || (sameKind && !MADE.has(noun))) && LOOSE.has(noun))
+  )
+    names.add(last);
   // "soy" for soy sauce, "chia" for chia seeds, "maple" for the syrup
   const first = /^([a-z]{3,}) (?:seeds|sauce|syrup|paste|purée|puree|powder|sugar)$/.exec(own)?.[1];
   if (first && !read.lines.some((l) => l !== line && l.line.text.toLowerCase().includes(first)))
@@ -150,11 +160,9 @@ export function once(text: string, word: string): string {
   return text.replace(new RegExp(`(\\b${escaped})(?:\\s*,\\s*|\\s+(?:or|and)\\s+)${escaped}\\b`, 'gi'), '$1');
 }
 
-/** True where a name is what is done: "Spread over the filling", "Butter the tin". */
+/** True where a name is what is done: "Spread over the filling", "Oil a tin". */
 const isDone = (text: string, start: number, end: number): boolean =>
-  /(?:^|[.;:]\s+)$/.test(text.slice(0, start)) &&
-  /^\s+(?:over|on|onto|with|out|it|them|the|a|an|each|all|half|evenly)\b/i.test(text.slice(end)) &&
-  /^(?:spread|butter|oil|salt|sugar|cream|top|dust)$/i.test(text.slice(start, end));
+  isDeed(text, start) && /^\s+(?:\w|\d)/.test(text.slice(end)) && !isSalting(text, start, end);
 
 /** True where "Salt." or "Salt to taste." is a whole sentence: something to do. */
 export const isSalting = (text: string, start: number, end: number): boolean =>
@@ -162,26 +170,39 @@ export const isSalting = (text: string, start: number, end: number): boolean =>
   /^(?:\s+(?:to taste|well|generously|lightly|again))?\s*(?:[.;,!]|$)/i.test(text.slice(end)) &&
   /^salt$/i.test(text.slice(start, end));
 
-/** A step in which a food goes by another's words. */
-export function renamed(step: string, names: Names, word: string): string {
+/** Where a step speaks of a food: by its names, and where the parse says so; from the last to the first. */
+function placesOf(
+  step: string,
+  names: Names,
+  told: readonly (readonly [number, number])[],
+): [number, number][] {
   const pattern = patternOf(names);
-  if (!pattern) return step;
-  // one pass from the left, so that words just put in are not taken for the old ones
+  const found = pattern
+    ? [...step.matchAll(pattern)].map((m): [number, number] => [m.index, m.index + m[0].length])
+    : [];
+  for (const [start, end] of told)
+    if (!found.some(([a, b]) => a < end && start < b)) found.push([start, end]);
+  return found.filter(([a, b]) => !isDone(step, a, b)).sort((x, y) => y[0] - x[0]);
+}
+
+/**
+ * A step in which a food goes by another's words.
+ *
+ * @param told further places that name it, by the parse
+ */
+export function renamed(
+  step: string,
+  names: Names,
+  word: string,
+  told: readonly (readonly [number, number])[] = [],
+): string {
   let text = step;
-  let from = 0;
-  for (;;) {
-    pattern.lastIndex = from;
-    const m = pattern.exec(text);
-    if (!m) return once(text, word);
-    if (isDone(text, m.index, m.index + m[0].length)) {
-      from = m.index + m[0].length;
-      continue;
-    }
-    const tail = text.length - (m.index + m[0].length);
-    const put = isSalting(text, m.index, m.index + m[0].length) ? `add ${word}` : word;
-    text = replaceSpan(text, m.index, m.index + m[0].length, put);
-    from = text.length - tail;
+  // from the last to the first, so that places stay true
+  for (const [start, end] of placesOf(step, names, told)) {
+    const put = isSalting(text, start, end) ? `add ${word}` : word;
+    text = replaceSpan(text, start, end, put);
   }
+  return once(text, word);
 }
 
 const FINISH =
@@ -235,33 +256,29 @@ function letGo(text: string, mention: string, at: number): string | null {
   return null;
 }
 
-/** A step in which a food is no longer named; "no X" where its sentence cannot do without. */
-export function without(step: string, names: Names): string {
-  const pattern = patternOf(names);
-  if (!pattern) return step;
+/**
+ * A step in which a food is no longer named; "no X" where its sentence cannot do without.
+ *
+ * @param told further places that name it, by the parse
+ */
+export function without(
+  step: string,
+  names: Names,
+  told: readonly (readonly [number, number])[] = [],
+): string {
   let text = step;
-  let from = 0;
-  for (let guard = 0; guard < 12; guard += 1) {
-    pattern.lastIndex = from;
-    const m = pattern.exec(text);
-    if (!m) break;
-    if (isDone(text, m.index, m.index + m[0].length)) {
-      from = m.index + m[0].length;
-      continue;
-    }
-    const before = text.slice(0, m.index);
+  for (const [start, end] of placesOf(step, names, told)) {
+    const before = text.slice(0, start);
     const state = STATE.exec(before)?.[0] ?? '';
     const lead = (LEAD.exec(before.slice(0, before.length - state.length))?.[0] ?? '') + state;
-    const mention = escapePattern(lead + m[0]);
-    const next = letGo(text, mention, m.index);
-    // what nothing fits is named as missing, once
-    if (next === null || next === text) {
-      text = replaceSpan(text, m.index, m.index + m[0].length, `no ${m[0].toLowerCase()}`);
-      break;
-    }
-    text = next;
+    const name = text.slice(start, end);
+    const next =
+      letGo(text, escapePattern(lead + name), start) ?? letGoInClause(text, start - lead.length, end);
+    // what nothing fits is named as missing
+    text = next === null || next === text ? replaceSpan(text, start, end, `no ${name.toLowerCase()}`) : next;
   }
-  return text
+  if (text === step) return step;
+  return withoutBareDeeds(text, step)
     .replace(/ {2,}/g, ' ')
     .replace(/\s+([,.;])/g, '$1')
     .replace(/(^|[.!?]\s+)([a-z])/g, (_, before: string, letter: string) => before + letter.toUpperCase());

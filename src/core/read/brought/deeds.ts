@@ -8,8 +8,23 @@ import { type Token } from '@/core/step/tokens';
 import { FATS, OTHER_MEDIUM, TASTING } from './kinds';
 import { type Scan, type Source, foodsOf, lineOf, textOf, usual } from './scan';
 
+const HEATS = new Set(['heat', 'warm', 'bring', 'pour']);
+const LIQUID = new Set(['water', 'stock', 'broth', 'wine', 'aquafaba', 'vinegar', 'juice']);
+
+/** "Heat a splash of stock in a pan and fry the onion": what was heated is what it is fried in. */
+function heatedBefore(s: Sentence, c: ClauseSpan): boolean {
+  const before = s.clauses[s.clauses.indexOf(c) - 1];
+  return (
+    before !== undefined &&
+    HEATS.has(before.verb?.verb.id ?? '') &&
+    !verbNegated(s, before) &&
+    s.tokens.slice(before.from, before.to).some((t) => LIQUID.has(t.word))
+  );
+}
+
 /** Whether another medium than fat is said near a deed: "in a dry pan", "in a splash of water". */
 export function otherMedium(s: Sentence, c: ClauseSpan): boolean {
+  if (heatedBefore(s, c)) return true;
   const at = s.clauses.indexOf(c);
   const next = s.clauses[at + 1];
   const end =

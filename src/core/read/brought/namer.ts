@@ -70,6 +70,8 @@ export function namerOf(larder: Larder): Namer {
       // "salt and pepper" are two
       if (n > 1 && (CONJUNCTIONS.has(last.word) || last.word === 'of')) continue;
       if (n > 1 && words.includes(' and ')) continue;
+      // "the chickpea water a bit at a time"
+      if (n > 1 && (DETERMINERS.has(last.word) || last.word.length < 2)) continue;
       // "cloves of garlic", "a stick of celery": how it comes
       if (n === 1 && tokens[at + 1]?.word === 'of' && MEASURED_BY.has(first.normal)) return null;
       // "fry" is no fries

@@ -1,0 +1,30 @@
+/** What rewritten words must not have unless the cook wrote so: each with what is wrong. */
+const BROKEN: readonly (readonly [RegExp, string])[] = [
+  [/\b(?:the|an?|some|your)\s+(?:the|an?|your)\b/gi, 'article before article'],
+  [/\bthe\s+\p{L}+\s+the\s+\p{L}+/giu, 'article behind a word of the name'],
+  [/\b(\p{L}{3,})\s+\1\b/giu, 'a word twice'],
+  [/\b\p{L}+\s+(?:with|in|of|over|from|into|the|and|or|an?)\s*(?:[.;!]|\n|$)/giu, 'a word left hanging'],
+  [/\b\p{L}+\s+(?:with|of|the)\s*,/giu, 'a word left hanging'],
+  [/\bof\s+(?:\p{L}+\s+)?the\s+\p{L}+\s+each\b/giu, 'an amount of something else'],
+  [/,\s*[,.;]|\(\s*\)/g, 'a mark without words'],
+  [
+    /\b(?:add|stir in|fold in|scatter|sprinkle|drizzle|top with|heat|whisk|pour in|tip in)\s*(?:[.;!]|\n|$|and\b|then\b)/gi,
+    'a deed with nothing',
+  ],
+  [
+    /\b(?:the|with|in|of|little|add|and|heat|some|same)\s+no\s+(?!need|longer|more|further|less|matter|problem|added)\p{L}+/giu,
+    'done with what is not there',
+  ],
+  [
+    /\b(?:toast|crisp|brown)\w*\s+(?:up\s+)?(?:the\s+)?(?:\p{L}+\s+)?(?:purée|puree|stock|water|juice|yoghurt|milk)\b/giu,
+    'a liquid toasted',
+  ],
+  [/\b(?:the\s+)?([\p{L} ]{4,}?)\s+and\s+(?:the\s+)?\1\b/giu, 'a food twice'],
+  [/(?<=^|[.!?]\s)The (?:\p{L}+\s+){1,3}(?:an?|the)\s+(?=\p{L}|\d)/gu, 'a food where a deed was'],
+];
+
+/** What no cook would write in a method's words as they are now, and its own cook did not as they were. */
+export const brokenIn = (was: string, now: string): string[] =>
+  BROKEN.flatMap(([pattern, says]) =>
+    (now.match(pattern) ?? []).filter((f) => !was.includes(f)).map((f) => `${says}: “${f.trim()}”`),
+  );

@@ -1,0 +1,181 @@
+import { TABLE_LARDER } from '@/core/food/larder';
+import { namerOf } from '@/core/read/brought/namer';
+import { sentencesOf, type ClauseSpan, type Sentence } from '@/core/step/clauses';
+import { CONJUNCTIONS, PREPOSITIONS, verbOf } from '@/core/step/lexicon';
+import { tokensOf, wordAt } from '@/core/step/tokens';
+import { remember } from '@/core/memo';
+
+const parsed = remember((text: string): readonly Sentence[] =>
+  sentencesOf(tokensOf(text), namerOf(TABLE_LARDER)),
+);
+
+/** The clause at a place of a text, with the token there; null where no clause is. */
+function clauseAt(text: string, at: number): { s: Sentence; c: ClauseSpan; i: number } | null {
+  for (const s of parsed(text))
+    for (const c of s.clauses)
+      for (let i = c.from; i < c.to; i += 1) {
+        const t = s.tokens[i];
+        if (t && t.start <= at && at < t.end) return { s, c, i };
+      }
+  return null;
+}
+
+/** True where the word at a place is what is done: "Oil a tin", "butter each slice". */
+export function isDeed(text: string, at: number): boolean {
+  const found = clauseAt(text, at);
+  return found !== null && found.c.verbAt === found.i && found.c.verb?.form === 'base';
+}
+
+/** A text without the clause whose deed stands at a place: "…, and season" goes. */
+export function withoutDeed(text: string, at: number): string | null {
+  const found = clauseAt(text, at);
+  return found ? withoutClause(text, found.s, found.c) : null;
+}
+
+/** Deeds that are nothing without what they are done with. */
+const NEEDS_FOOD = new Set(
+  'top garnish decorate sprinkle scatter drizzle dust finish brush dot add stir fold swirl pour put spoon dress trickle mix whisk beat season coat crumble grate pile'.split(
+    ' ',
+  ),
+);
+const WARMS = new Set(['heat', 'warm', 'melt']);
+const PARTICLES = new Set(['in', 'into', 'over', 'up', 'through', 'on', 'with', 'together']);
+const JOINTS = new Set([',', 'and', 'then', ';', '&']);
+
+/** The text without a stretch of tokens; a capital where a sentence now begins. */
+function cut(text: string, s: Sentence, from: number, to: number): string {
+  const start = s.tokens[from]?.start ?? 0;
+  const end = to > from ? (s.tokens[to - 1]?.end ?? start) : start;
+  const head = text.slice(0, start).trimEnd();
+  const tail = text.slice(end).trimStart();
+  const opens = head === '' || /[.!?:]$/.test(head);
+  const gap =
+    head === '' || /^[,.;!?)]/.test(tail) || tail === ''
+      ? ''
+      : text.slice(head.length, start).includes('\n')
+        ? '\n'
+        : ' ';
+  return `${head}${gap}${opens && tail ? tail.charAt(0).toUpperCase() + tail.slice(1) : tail}`;
+}
+
+/** A clause left out with what joins it to the others; the whole sentence where it is the only one. */
+function withoutClause(text: string, s: Sentence, c: ClauseSpan): string {
+  const own = s.clauses.filter((x) => x.to > x.from);
+  const isWord = (i: number) => s.tokens[i]?.kind === 'word' || s.tokens[i]?.kind === 'number';
+  let { from, to } = c;
+  while (to > from && !isWord(to - 1)) to -= 1;
+  while (to > from && CONJUNCTIONS.has(wordAt(s.tokens, to - 1))) to -= 1;
+  const before = own.some((x) => x.to <= c.from);
+  const after = own.some((x) => x.from >= c.to);
+  if (before) {
+    while (from > s.from && JOINTS.has(wordAt(s.tokens, from - 1))) from -= 1;
+    return cut(text, s, from, to);
+  }
+  if (after) {
+    while (to < s.to && (JOINTS.has(wordAt(s.tokens, to)) || !isWord(to))) to += 1;
+    return cut(text, s, from, to);
+  }
+  // the only clause: the sentence goes with its mark
+  const end = s.tokens[s.to]?.word === '.' || s.tokens[s.to]?.word === '!' ? s.to + 1 : s.to;
+  return cut(text, s, s.from, Math.max(end, to));
+}
+
+/**
+ * A text in which a food is let go by the shape of its clause: out of a row of foods, with its preposition, or with all of
+ * the clause where nothing is left to do. Null where the shape is none of these.
+ *
+ * @param start first character of the food with its article and amount
+ * @param end behind its last
+ */
+export function letGoInClause(text: string, start: number, end: number): string | null {
+  const found = clauseAt(text, Math.max(start, end - 1));
+  if (!found) return null;
+  const { s, c } = found;
+  let a = c.from;
+  while (a < c.to && (s.tokens[a]?.end ?? 0) <= start) a += 1;
+  let b = a;
+  while (b < s.to && (s.tokens[b]?.start ?? Infinity) < end) b += 1;
+  const before = wordAt(s.tokens, a - 1);
+  const behind = wordAt(s.tokens, b);
+  const named = (k: number) => s.named[k - s.from]?.kind === 'food';
+  const joins = (w: string) => w === ',' || w === 'and' || w === '&' || w === 'or';
+  // "the flour, salt and stock": out of the row
+  if (joins(before) && a - 1 > c.from && named(a - 2)) {
+    const last = !joins(behind);
+    if (before !== ',' || !last) return cut(text, s, a - 1, b);
+    return cut(text, s, a - 1, b);
+  }
+  if (joins(behind) && b + 1 < s.to && s.tokens[b + 1]?.kind === 'word' && !verbOf(wordAt(s.tokens, b + 1)))
+    return cut(text, s, a, b + 1);
+  const { verbAt, verb } = c;
+  const needs = verb !== null && NEEDS_FOOD.has(verb.verb.id);
+  const others = s.named
+    .slice(c.from - s.from, c.to - s.from)
+    .some((n, k) => n?.kind === 'food' && (k + c.from < a || k + c.from >= b) && k + c.from !== verbAt);
+  if (PREPOSITIONS.has(before)) {
+    const direct = a - 2 === verbAt || (a - 3 === verbAt && PARTICLES.has(wordAt(s.tokens, a - 2)));
+    if (direct && (needs || !others)) return needs ? withoutClause(text, s, c) : cut(text, s, a - 1, b);
+    return cut(text, s, a - 1, b);
+  }
+  const object = a - 1 === verbAt || (a - 2 === verbAt && PARTICLES.has(before));
+  if (object && verb) {
+    // "Heat the oil in a wok": the wok is heated
+    if (WARMS.has(verb.verb.id) && ['in', 'on', 'over'].includes(behind)) return cut(text, s, a, b + 1);
+    return withoutClause(text, s, c);
+  }
+  return null;
+}
+
+const BARE = new RegExp(
+  String.raw`(?:^|(?<=[.!?;]\s))\s*(?:then |and |finally,? )?(?:${[...NEEDS_FOOD].join('|')})(?: (?:over|on top|through|in|with|it|them|up))?\s*[.!;](?=\s|$)`,
+  'gi',
+);
+
+/** Sentences that say to do something with nothing: "Decorate." */
+export const withoutBareDeeds = (text: string, was: string): string =>
+  text
+    .replace(BARE, (bare) => (was.includes(bare.trim()) ? bare : ''))
+    .replace(/ {2,}/g, ' ')
+    .trim();
+
+/** What a deed of fat becomes: what stands in the pan behind its object, paper for the tin, wet hands for oiled ones. */
+export function otherwiseDone(text: string, at: number, medium: string): string | null {
+  const found = clauseAt(text, at);
+  if (!found) return null;
+  const { s, c, i } = found;
+  const word = s.tokens[i];
+  if (word?.word === 'oily') return `${text.slice(0, word.start)}damp${text.slice(word.end)}`;
+  const hit = verbOf(word?.word ?? '');
+  if (!word || !hit) return null;
+  const capital = /^[A-Z]/.test(text.slice(word.start));
+  const cased = (w: string) => (capital ? w.charAt(0).toUpperCase() + w.slice(1) : w);
+  const tool = s.named.slice(i + 1 - s.from, c.to - s.from).find((n) => n?.kind === 'tool');
+  if (hit.verb.food && hit.form === 'ed') {
+    const put = tool ? 'lined' : 'wet';
+    return `${text.slice(0, word.start)}${cased(put)}${text.slice(word.end)}`;
+  }
+  if (hit.verb.food && tool && i === c.verbAt) {
+    const end = s.tokens[tool.to - 1]?.end ?? word.end;
+    // "generously", "lightly": how much of what is no more
+    const behind = text
+      .slice(end)
+      .replace(/^\s+(?:well|lightly|generously|liberally|very lightly|all over)\b/, '');
+    return `${text.slice(0, word.start)}${cased('line')}${text.slice(word.end, end)} with baking paper${behind}`;
+  }
+  if (hit.verb.fat && (i === c.verbAt || hit.form === 'base')) {
+    let k = i + 1;
+    const stops = (t: string) =>
+      ['for', 'until', 'till', 'over', 'on', 'in', 'at', 'with', 'then', 'while'].includes(t);
+    while (
+      k < c.to &&
+      !stops(wordAt(s.tokens, k)) &&
+      !(s.tokens[k]?.kind === 'mark' && wordAt(s.tokens, k) !== ',')
+    )
+      k += 1;
+    while (k > i + 1 && (s.tokens[k - 1]?.kind === 'mark' || CONJUNCTIONS.has(wordAt(s.tokens, k - 1))))
+      k -= 1;
+    const place = s.tokens[k - 1]?.end ?? word.end;
+    return `${text.slice(0, place)} in ${medium}${text.slice(place)}`;
+  }
+  return null;
+}
