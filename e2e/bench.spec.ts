@@ -264,7 +264,7 @@ test('what the method brings is marked in its words and can be swapped there', a
   await choose(page, 'Grease a loaf tin');
   await page.getByRole('button', { name: /Swap it/ }).click();
   await expect(page.getByRole('region', { name: 'Method' })).toContainText(
-    'Line the tin with baking paper. Bake 30 minutes.',
+    'Line a loaf tin with baking paper. Bake 30 minutes.',
   );
   await expect(page.getByRole('complementary')).toContainText('Within Heart-strict');
 });

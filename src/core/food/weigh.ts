@@ -157,6 +157,10 @@ function ofUnit(
     if (kind && !(name === 'piece' && HARD_TO_HALVE.has(unit.id) && kind[1] > 60))
       return sized(kind, size, name);
   }
+  // "a portion of rice": what is usual on a plate
+  const plate = unit.id === 'portion' ? unsaid(food, 'serving', 1) : null;
+  if (plate)
+    return { grams: [plate.grams.low, plate.grams.best, plate.grams.high], why: plate.readings.join('; ') };
   return null;
 }
 
@@ -171,7 +175,10 @@ function sized(grams: Three, size: string | null, name: string): { grams: Three;
 
 /** "2 cinnamon sticks", "3 garlic cloves", "4 nori sheets": the piece is named behind the food. */
 function unitBehind(words: string, food: Food): Unit | null {
-  const last = words.trim().split(' ').at(-1) ?? '';
+  const all = words.trim().split(' ');
+  const last = all.at(-1) ?? '';
+  // "1 aubergine in rounds": what becomes of it
+  if (['in', 'into', 'as'].includes(all.at(-2) ?? '')) return null;
   const found = readUnit(last, last, 0);
   if (!found || found.unit.kind !== 'count' || found.end < last.length) return null;
   return found.unit.id !== 'piece' && portion(food, found.unit.id) ? found.unit : null;

@@ -24,6 +24,13 @@ const BLOCKS = new Set(
 );
 const VOID = new Set(['br', 'hr']);
 const HEADING = /^h[1-6]$/;
+/** Properties of schema.org's Recipe in microdata or RDFa, as rows of a recipe; `above` heads the first of its kind. */
+const PROPERTIES: Readonly<Record<string, { readonly above?: string; readonly lead: string }>> = {
+  recipeIngredient: { above: '## Ingredients', lead: '- ' },
+  ingredients: { above: '## Ingredients', lead: '- ' },
+  recipeInstructions: { above: '## Method', lead: '' },
+  recipeYield: { lead: 'Serves: ' },
+};
 const LINKED = 'application/ld+json';
 
 /** Takes a page apart in one pass; entities are read, nothing in it is run. */
@@ -33,6 +40,9 @@ export function readHtml(html: string): Page {
   let row = '';
   let data: string | null = null;
   let dropped = 0;
+  /** Properties of the open elements, the innermost last. */
+  const open: (string | null)[] = [];
+  const headed = new Set<string>();
   const flush = (next = '') => {
     rows.push(row);
     row = next;
@@ -40,10 +50,19 @@ export function readHtml(html: string): Page {
   const parser = new Parser(
     {
       onopentag(name, attributes) {
+        const own = (attributes.itemprop ?? attributes.property ?? '').replace(/^schema:/, '');
+        const property = PROPERTIES[own] && !open.includes(own) ? own : null;
+        open.push(property);
         if (name === 'script' && (attributes.type ?? '').toLowerCase().includes(LINKED)) data = '';
         if (DROPPED.has(name)) dropped += 1;
         if (dropped > 0) return;
-        if (HEADING.test(name)) {
+        const rule = property === null ? undefined : PROPERTIES[property];
+        if (rule) {
+          flush();
+          if (rule.above && !headed.has(rule.above)) flush(rule.above);
+          if (rule.above) headed.add(rule.above);
+          flush(rule.lead);
+        } else if (HEADING.test(name)) {
           flush();
           flush('# ');
         } else if (name === 'li') flush('- ');
@@ -55,6 +74,8 @@ export function readHtml(html: string): Page {
         else if (dropped === 0) row += text;
       },
       onclosetag(name) {
+        const property = open.pop();
+        if (property && dropped === 0) flush();
         if (name === 'script' && data !== null) {
           linked.push(data);
           data = null;

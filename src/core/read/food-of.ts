@@ -5,7 +5,9 @@ import type { Food } from '@/core/food/table';
 import { nameKey, tokens } from '@/core/food/tokens';
 import { weigh } from '@/core/food/weigh';
 import { US_MEASURES } from '@/core/measure/units';
+import { PREPARATION } from '@/core/recipe/alternatives';
 import type { FoodWords } from '@/core/recipe/line';
+import { NEGATORS } from '@/core/step/lexicon';
 
 /** What a line's words name, and how sure that is. */
 export interface Found {
@@ -53,12 +55,37 @@ const MOST_SPICE_G = 60;
 const byTheBowl = (words: FoodWords, food: Food): boolean =>
   /s$/.test(words.food.trim()) || (weigh(words, food, US_MEASURES)?.grams.best ?? 0) > MOST_SPICE_G;
 
+/** Words at which a name ends and talk of it begins. */
+const TALK =
+  /^(?:to|till|until|after|before|once|when|while|as|like|so|from|for|into|because|than|that|which|cooked|until|at|by|roughly|finely|coarsely|thinly|whatever|if|on|in|off|straight|all|between|among|per|over|under|across|each)$/;
+
+/** A name, where what stands behind it only says how, when or how far: no word of it names a food. */
+function beforeTalk(phrase: string, larder: Larder): { readonly name: string; readonly talk: string } | null {
+  const words = phrase.replace(/[.!]+$/, '').split(/\s+/);
+  const at = words.findIndex((w, i) => i > 0 && (TALK.test(w) || PREPARATION.has(w)));
+  if (at < 0) return words.join(' ') === phrase ? null : { name: words.join(' '), talk: '' };
+  const name = words.slice(0, at).join(' ');
+  if ((larder.finder.find(name, '', 1)[0]?.confidence ?? 0) < 0.9) return null;
+  const talk = words.slice(at);
+  // a word that may be a food, or takes something away, is no mere talk
+  const tells = talk.some(
+    (w, i) =>
+      NEGATORS.has(w) ||
+      w === 'with' ||
+      [1, 2, 3].some((n) => larder.finder.ofName(tokens(talk.slice(i, i + n).join(' '))) !== undefined),
+  );
+  return tells ? null : { name, talk: talk.join(' ') };
+}
+
 /** The food a phrase names, helped by its container and what is done with it. */
 export function find(said: FoodWords, larder: Larder): Found {
   const here = said.notes.replace(DONE_HERE, '');
   const fried = here !== said.notes && !/dried/.test(said.notes);
-  const words =
-    here !== said.notes && (!fried || FRESH.has(larder.finder.find(said.food, '', 1)[0]?.food.kind ?? ''))
+  // "dry beans, cooked": what they were when they were measured
+  const dry = /^(?:dry|dried|raw|uncooked)\b/.test(said.food);
+  const words = dry
+    ? { ...said, notes: here.replace(/\b(?:cooked|boiled|tender|drained)\b/g, ' ') }
+    : here !== said.notes && (!fried || FRESH.has(larder.finder.find(said.food, '', 1)[0]?.food.kind ?? ''))
       ? { ...said, notes: here }
       : said;
   const findFood = larder.finder.find;
@@ -100,7 +127,10 @@ export function find(said: FoodWords, larder: Larder): Found {
   if (can && (best?.confidence ?? 0) < SURE)
     take(findFood(plain, words.notes).filter((c) => c.food.kind === 'water'));
   // "oil, olive": the name turned round at its comma
-  const after = (words.notes.split(',')[0] ?? '').replace(/\s*(?:about )?\d[\d.,/]*\s*[a-z]*\s*$/, '').trim();
+  const after = (words.notes.split(',')[0] ?? '')
+    .replace(/\s*(?:[-–—]\s*)?(?:about )?\d[\d.,/]*\s*[a-z]*\s*(?:each)?\s*$/, '')
+    .replace(/\s*[-–—]\s*$/, '')
+    .trim();
   // what the notes already led to is not turned again: "tomatoes, canned, no salt added"
   const ledTo = new Set(tokens(best?.as ?? ''));
   if (after && /^[a-z ]{2,24}$/.test(after) && !tokens(after).every((t) => ledTo.has(t))) {
@@ -126,6 +156,13 @@ export function find(said: FoodWords, larder: Larder): Found {
   ) {
     const ready = findFood(made.replace(/\bbouillon\b/, 'stock'), words.notes);
     if (!/\b(?:powder|cubes?|paste|granules)\b/.test(made)) take(ready);
+  }
+  // "bananas mashed to nothing", "raisins after baking": a name, and talk behind it that names no food
+  if ((best?.confidence ?? 0) < SURE) {
+    const said = beforeTalk(words.food, larder);
+    if (said)
+      for (const notes of [`${said.talk}, ${words.notes}`, words.notes, ''])
+        if ((best?.confidence ?? 0) < SURE) take(findFood(said.name, notes));
   }
   // "ghee-style vegan butter": what it is in the style of is not what it is
   if ((best?.confidence ?? 0) < SURE && STYLE.test(words.food)) {

@@ -5,7 +5,9 @@ import type { Food } from '@/core/food/table';
 import { tokens } from '@/core/food/tokens';
 import { unsaid, weigh, type Weighed } from '@/core/food/weigh';
 import { claimEffect, preparationEffect } from '@/core/prepare/rules';
+import { readUnit } from '@/core/measure/units';
 import { exact, hull, scale, type Range } from '@/core/range/range';
+import { PER_ONE } from '@/core/recipe/heading';
 import { readLineWords, type FoodWords, type LineWords } from '@/core/recipe/line';
 import type { SourceLine } from '@/core/recipe/source';
 import { cornersOfLine, together, type Option } from './corners';
@@ -24,6 +26,21 @@ const PIECE_ONLY_ARTICLE = (words: FoodWords) =>
   words.measures[0]?.unit === null &&
   !words.measures[0].stated &&
   !words.measures[0].each;
+
+/** Numbers that are no count of anything: "oats 150", "soya milk 450". */
+const LEAST_BARE = 20;
+const GRAM = readUnit('g', 'g', 0)?.unit ?? null;
+
+/** "oats 150": of what does not come by the piece, grams, or as many millilitres. */
+function withoutUnit(words: FoodWords): FoodWords | null {
+  const [m] = words.measures;
+  if (!m || words.measures.length > 1 || m.unit !== null || m.each !== null || m.quantity[0] < LEAST_BARE)
+    return null;
+  return {
+    ...words,
+    measures: [{ ...m, unit: GRAM, readings: [...m.readings, 'no unit: grams, or as many millilitres'] }],
+  };
+}
 
 /** Kinds of which even very much brings nothing that a limit looks at. */
 const MATTERS_LITTLE = new Set(['water', 'herb', 'spice', 'acid', 'leaf']);
@@ -55,6 +72,13 @@ function readFood(
     const weighed = weigh(words, f, settings.measures);
     if (weighed) return weighed;
     if (words.measures.length === 0 || PIECE_ONLY_ARTICLE(words)) return unsaid(f, line.purpose, servings);
+    const purposed =
+      line.purpose !== null && words.measures.every((m) => m.unit === null)
+        ? unsaid(f, line.purpose, servings)
+        : null;
+    if (purposed) return purposed;
+    const bare = withoutUnit(words);
+    if (bare) return weigh(bare, f, settings.measures);
     return MATTERS_LITTLE.has(f.kind) ? anyAmount(f, servings) : null;
   };
   const one = amountOf(food);
@@ -180,7 +204,14 @@ function atTheTable(corners: Corners): Corners {
 
 /** Reads one ingredient line: which foods, how many grams, and all that its words allow. */
 export function readLine(line: SourceLine, settings: ReadSettings, servings: number): ReadLine {
-  const words = readLineWords(line.text);
+  const said = readLineWords(line.text);
+  // "per jar on the day: half a banana"
+  const section = line.section ?? '';
+  const words = {
+    ...said,
+    perHead: said.perHead || PER_ONE.test(section),
+    optional: said.optional || /^(?:optional|if you (?:like|want|wish))\b/i.test(section),
+  };
   const correction = correctionOf(settings, line.text);
   const larder = settings.larder ?? TABLE_LARDER;
   const look = (w: FoodWords) => find(w, larder);

@@ -69,6 +69,12 @@ function saidOf(name: string, text: string): Said {
     `\\b(?:use|using|add|stir in|stir|pour|spoon|spread|toss|mix in|mix|fold in|top|dress|needs?|takes?|cover)\\b[^.;]{0,30}?\\b${FRACTION}${of}${key}`,
   );
   const goes = at(`\\b(?:only |just )?${FRACTION}${of}${key}\\s+(?:goes|went|go)\\s+(?:on|in|into|over)\\b`);
+  const talked = (verbs: string, behind = '') =>
+    at(
+      `\\b${escapePattern(name)}\\b[^.;]{0,60}(?:[.;][^.;]{0,12})?\\b(?:we|i|you|they)(?: will| only| just| usually| always| reckon| probably){0,2} (?:${verbs})\\s+(?:only |just |about |roughly |maybe )*${FRACTION}${behind}`,
+    );
+  const ate = talked('get through|go through|use|used|eat|need|take|want');
+  const back = talked('keep|save|hold|freeze|put', '(?: of it)?(?: back| away| aside| for)?');
   const rest = '(?:the )?(?:rest|remainder|remaining|other half|leftover)';
   const restKept =
     at(
@@ -81,11 +87,11 @@ function saidOf(name: string, text: string): Said {
     m ? fractionOf(m.slice(1).find((g) => g !== undefined) ?? '') : null;
   return {
     plates: fraction(perPlate),
-    kept: fraction(kept),
-    used: perPlate ? null : fraction(used ?? goes),
+    kept: fraction(kept ?? back),
+    used: perPlate ? null : fraction(used ?? goes ?? ate),
     restKept: restKept !== null,
     restUsed: restUsed !== null,
-    words: (perPlate ?? kept ?? used ?? goes ?? restKept)?.[0].trim() ?? '',
+    words: (perPlate ?? kept ?? back ?? used ?? goes ?? ate ?? restKept)?.[0].trim() ?? '',
   };
 }
 

@@ -12,7 +12,13 @@ export const AND =
 
 /** "parsley if that's what's there": when it is used is no part of its name. */
 const withoutCondition = (words: string): string => {
-  const food = words.replace(/\s+(?:if|when|where|unless|whenever|depending|for)\b.*$/, '').trim();
+  const food = words
+    .replace(
+      /\s+and (?:an? )?(?:(?:slightly|bit|little|much|touch) )?(?:shorter|longer|less|more|lower|higher|reduce|skip|leave|bake|cook|cut)\b.*$/,
+      '',
+    )
+    .replace(/\s+(?:if|when|where|unless|whenever|depending|for)\b.*$/, '')
+    .trim();
   return food || words.trim();
 };
 

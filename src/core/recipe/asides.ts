@@ -6,15 +6,18 @@ const IF_TAIL =
   /,?\s+\b(?:if|when|unless)\s+(?:you|i|we|they|he|she|the|your|it|there|any(?:one|body)|no ?one|people|kids|needed|necessary|possible|available|allowed|in season|feeling|not)\b[^()]*$/;
 /** "(I use none)", "(I only take half, the rest freezes)", "(we do 3)": what the cook really takes. */
 const OWN_WAY =
-  /\(\s*(?:i|we)(?:'ve|'d| have)?\s+(?:only |just |usually |now |always |often |mostly |normally )?(?:use|used|put|take|took|do|did|have|add|added)\s+(?:only |just |about )?([^()]*)\)/;
+  /\(\s*(?:[^()]{0,40}?\bso\s+)?(?:i|we)(?:'ve|'d| have)?\s+(?:only |just |usually |now |always |often |mostly |normally )?(?:use|used|put|take|took|do|did|have|add|added)\s+(?:only |just |about )?([^()]*)\)/;
 /** "1 tsp sugar - I use half a date": the same behind a dash or comma, to the end. */
 const OWN_TAIL =
   /\s+[-–—,;]\s*(?:but )?(?:i|we)(?:'ve|'d|'m|'re| have| am| are)?\s+(?:only |just |usually |now |always )?(?:use|do|put(?: in)?|take|have|get away with|make do with|stick to|go with|(?:gone|go|got|come|cut (?:it |this |that )?)\s*(?:down|back)? to|down to)\s+([^(),;]+)$/;
+/** "oil to fry, you lose maybe 6 tbsp of it": what is eaten of it. */
+const LOST =
+  /\s*[-–—,;(]\s*(?:you|it|they|we) (?:lose|loses|absorb|absorbs|soak up|soaks up|drink|drinks|take up|takes up)\s+(?:about |maybe |around |roughly )?([^(),;]+?)(?: of it)?\s*\)?\s*$/;
 /** "(no!)", "(nope)": not here, whatever stands before it. */
 const NO_BRACKET = /\(\s*(?:no+|nope|never|not (?:for us|any ?more|now|here)|skip(?:ped)?)\s*[!.]*\s*\)/;
 /** "if you have one (I don't)": the cook takes none of it. */
 const NOT_MINE =
-  /\(\s*(?:i|we)\s+(?:don'?t|do not|never(?: do| use (?:it|them|any))?|haven'?t|skip(?: it| this| that| them)?|leave (?:it|that|this|them) out|omit (?:it|this|that|them))(?: ever| bother| any more)?\s*[!.]*\s*\)|[-–—,;]\s*(?:[a-z]+ (?:people|cooks|recipes) [a-z ]+,\s*)?(?:but )?(?:i|we)\s+(?:don'?t|do not|never do|skip(?: it| this| that| them)?|leave (?:it|that|this|them) out)(?: bother| any more)?\s*[!.]*\s*$/;
+  /\(\s*(?:i|we)\s+(?:don'?t|do not|never(?: do| use (?:it|them|any))?|haven'?t|skip(?: it| this| that| them)?|leave (?:it|that|this|them) out|omit (?:it|this|that|them))(?: ever| bother| any more)?\s*[!.]*\s*\)|[-–—,;]\s*(?:[a-z]+ (?:people|cooks|recipes) [a-z ]+,\s*)?(?:but )?(?:i|we)\s+(?:don'?t|do not|never do|skip(?: it| this| that| them)?|leave (?:it|that|this|them) out)(?: bother| any more)?\s*[!.]*\s*$|\s(?:[-–—]|:)\s*(?:just )?(?:leave (?:it |them |this )?out|left out|omit(?:ted)?(?: it)?|skip(?:ped)?(?: it)?|none|not used|no thanks)\s*[!.]*\s*$/;
 /** "walnuts - leave out for a low fat version". */
 const LEAVE_TAIL =
   /\s+[-–—,;]\s*(?:leave (?:it |them |these )?out|skip(?: it| them)?|omit)\b[^()]*$|\(\s*(?:just )?(?:leave (?:it |them |these )?out|skip|omit)\b[^()]*\)/;
@@ -60,7 +63,8 @@ function ownWay(way: string): OwnWay | null {
   const rest = r.text.slice(r.at).trim();
   if (found.measures.some((m) => m.stated || m.unit !== null) && !rest)
     return { measures: found.measures, words: first };
-  return /^[a-z]/.test(said) ? { food: said, words: first } : null;
+  const food = said.replace(/\s+(?:instead|for this|here|nowadays|these days)$/, '');
+  return /^[a-z]/.test(food) ? { food, words: first } : null;
 }
 
 /** All that is said beside a line and is no part of its food's name, to be taken out before it is read. */
@@ -71,6 +75,7 @@ export const ASIDES: readonly RegExp[] = [
   LEAVE_TAIL,
   OWN_WAY,
   OWN_TAIL,
+  LOST,
   ANY_KIND,
   NOT_MINE,
 ];
@@ -81,7 +86,7 @@ export function asidesOf(text: string): {
   readonly none: boolean;
   readonly own: OwnWay | null;
 } {
-  const way = (OWN_WAY.exec(text) ?? OWN_TAIL.exec(text))?.[1]?.trim();
+  const way = (OWN_WAY.exec(text) ?? OWN_TAIL.exec(text) ?? LOST.exec(text))?.[1]?.trim();
   return {
     optional: [IF_TAIL, OR_NOT, NO_BRACKET, LEAVE_TAIL].some((pattern) => pattern.test(text)),
     none: NOT_MINE.test(text),

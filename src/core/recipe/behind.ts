@@ -12,7 +12,8 @@ interface Behind {
 
 const NUMBER = String.raw`(?:\d[\d\s./-]*|[½⅓⅔¼¾⅛]|half\s+an?|an?)`;
 /** An amount that ends the words: "flour 200 g", "tahini - 2 tbsp", "carrots x 2". */
-const AT_END = /^(.*?[a-z)])\s*(?:[-:x,]\s*)?\s(?:x\s*)?((?:about\s+)?\d[\d\s./-]*\s*[a-z. ]*)$/;
+const AT_END =
+  /^(.*?[a-z)])\s*(?:[-:x,]\s*)?\s(?:x\s*)?((?:about\s+)?(?:\d[\d\s./-]*\s*[a-z. ]*|(?:half )?an? (?:good |big |small |large |wee )?(?:thumb|inch|handful|pinch|bunch|knob|splash|tin|can|jar|bag|cup|mug|tsp|tbsp|teaspoon|tablespoon)))$/;
 const ALONE = /^()((?:about\s+)?\d[\d\s./-]*\s*[a-z. ]*)$/;
 /** An amount between the name and what is said of it: "rajma 1/4 cup likewise". */
 const INSIDE = new RegExp(
@@ -20,14 +21,20 @@ const INSIDE = new RegExp(
 );
 /** What an amount is for: "a pinch for the top". */
 const PURPOSE = /\s+(?:for|on|over|at|per|to|in all|altogether|in total|if|as)\b.*$/;
+/** "150 g dry": how it was weighed. */
+const SAYS_STATE =
+  /\s+(?:only|just|max|dry|dried|cooked|raw|uncooked|drained|frozen|fresh|dry weight|raw weight)\s*$/;
 const SAYS_HOW = new Set('likewise too also same again each both dry dried cooked raw total'.split(' '));
 const LEAD =
   /^(?:about |a |an |half|one|two|three|four|five|six|\d|½|¼|¾|⅓|⅔|(?:pinch|handful|splash|dash|drizzle)\b)/;
 
-function whole(words: string): readonly Measure[] | null {
-  const r = new Reader(words, words);
+function whole(said: string): readonly Measure[] | null {
+  const words = said.replace(/\s*\([^()]*\)\s*$/, '');
+  // "5 cloves" alone is a spice; behind a food they are so many of it
+  const counted = /\bcloves?$/.test(words) ? `${words} of` : words;
+  const r = new Reader(counted, counted);
   const { measures } = readMeasures(r);
-  return measures.length > 0 && !r.text.slice(r.at).trim() ? measures : null;
+  return measures.length > 0 && /^\s*(?:of)?\s*$/.test(r.text.slice(r.at)) ? measures : null;
 }
 
 function trailing(text: string): Behind | null {
@@ -52,8 +59,10 @@ function inPieces(prep: string): Behind | null {
   for (const piece of prep.split(/,|\s[-–—]\s/)) {
     const words = piece.trim().replace(/^(?:(?:just|only|some)\s+)+/, '');
     if (!LEAD.test(words)) continue;
-    const measures = whole(words) ?? whole(words.replace(PURPOSE, ''));
-    if (measures?.some((m) => m.unit !== null)) return { measures, before: '', source: prep };
+    const measures =
+      whole(words) ?? whole(words.replace(PURPOSE, '')) ?? whole(words.replace(SAYS_STATE, ''));
+    if (measures?.some((m) => m.unit !== null || m.size !== null))
+      return { measures, before: '', source: prep };
   }
   return null;
 }

@@ -46,7 +46,7 @@ const VULGAR_CLASS = `[${Object.keys(VULGAR).join('')}]`;
 
 const BULLET =
   /^\s*(?:[-*•‣▪◦●○·–—+□☐☑✓✔]\s+|#{1,6}\s+(?=[\d½¼¾⅓⅔⅛])|[-–—](?=[\d½¼¾⅓⅔⅛])|[•‣▪◦●○□☐☑▢✓✔]\s*|\[[ xX]?\]\s*|\p{Extended_Pictographic}\ufe0f?\s*)+/u;
-const NUMBERING = /^\s*(?:step\s+)?\d{1,2}\s*[.):](?=\s+\S)\s+/i;
+const NUMBERING = /^\s*(?:step\s+)?\d{1,2}(?:\s*[.):]|\/)(?=\s+\S)\s+/i;
 
 /** Leading bullets, check boxes and list numbers of a line, as the length they take. */
 export function markerLength(line: string): number {

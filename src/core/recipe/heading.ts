@@ -26,12 +26,21 @@ export interface Heading {
 export function listsFoods(name: string, rest: string): boolean {
   if (name.split(' ').length > 3 || /\b(?:yields?|serves|servings|makes|step|day|time)\b/i.test(name))
     return false;
+  // "so the beets — three, maybe 600 g — get grated": it goes on telling
+  if (/^(?:so|then|now|and|next|first|ok|okay|right|well|but|meanwhile|take|add|use)\b/i.test(name))
+    return false;
   const amounts = rest
     .split(/[,;]/)
     .filter((piece) => startsWithAmount(piece) || startsWithMeasure(piece)).length;
   const food = findFood(name.toLowerCase(), '', 1)[0];
   return amounts >= (food && food.confidence >= SURE ? 3 : 2);
 }
+
+const isFood = (name: string): boolean => (findFood(name.toLowerCase(), '', 1)[0]?.confidence ?? 0) >= SURE;
+
+/** "per jar on the day", "for each person": what follows is for every one of them. */
+export const PER_ONE =
+  /^(?:per|for each|for every|for one) ?(?:person|head|serving|portion|plate|bowl|jar|glass|diner|eater)\b(?: on the day| to serve| at the table)?$/i;
 
 /** Heading of a row; `restStart` counts from the line's start. */
 export const headingOf = remember((text: string): Heading | null => {
@@ -65,9 +74,17 @@ export const headingOf = remember((text: string): Heading | null => {
     const kind = kindOf(text);
     const known =
       kind !== 'section' ||
-      /^(?:for (?:the|a)\b|(?:the )?(?:dressing|sauce|topping|filling|marinade|base|garnish|to serve|to finish|to garnish|crust|dough|batter|glaze|crumble|spice mix|paste|pickle|toppings|to top|top|slaw|salsa|sides)\b\s*$)/i.test(
+      /^(?:for (?:the|a)\b|(?:the )?(?:optional|dressing|sauce|topping|filling|marinade|base|garnish|to serve|to finish|to garnish|to fry|for frying|to bake|to assemble|crust|dough|batter|glaze|crumble|spice mix|paste|pickle|toppings|to top|top|slaw|salsa|sides)\b\s*$)/i.test(
         text,
       ) ||
+      // "on top: mushrooms, peppers, red onion"
+      (/^(?:on top|on the side|beside it|extras?|inside)$/i.test(text) &&
+        /^\s*[\w-]+(?: [\w-]+){0,2}\s*[,;]/.test(plain.slice(colon + 1))) ||
+      // "“cheese”: 100 g cashews": what stands for it
+      (/^["“'][^"”']+["”']$/.test(text) && startsWithAmount(plain.slice(colon + 1))) ||
+      // "The bean: 1 tin black beans"
+      (/^the [a-z]+(?: [a-z]+)?$/i.test(text) && /[a-z]{3}/i.test(plain.slice(colon + 1))) ||
+      (PER_ONE.test(text) && /[a-z]{3}/i.test(plain.slice(colon + 1))) ||
       listsFoods(text, raw.text.slice(raw.text.indexOf(':') + 1));
     if (known && !startsWithAmount(text)) {
       const at = raw.text.indexOf(':') + 1;
@@ -76,6 +93,17 @@ export const headingOf = remember((text: string): Heading | null => {
       if (kind !== 'notes') return { text, kind, rest, restStart: raw.start + at + gap };
       return { text, kind, rest, restStart: raw.start + at + gap };
     }
+  }
+  // "DRESSING 2 heaped tsp peanut powder, juice 1 lime"
+  const shouted = /^\s*([A-Z]{4,}(?: [A-Z]{3,}){0,2})\s+(?=\d)/.exec(raw.text);
+  if (shouted?.[1] && /[a-z]{2}/.test(raw.text) && !isFood(shouted[1])) {
+    const at = shouted[0].length;
+    return {
+      text: shouted[1],
+      kind: 'section',
+      rest: raw.text.slice(at).trimEnd(),
+      restStart: raw.start + at,
+    };
   }
   // "To garnish - 1 red chilli, sliced; 2 spring onions"
   const list = /^\s*([a-z][a-z ]{2,23}?)\s+(?:--+|[-–—])\s+(?=\S)/i.exec(raw.text);
@@ -121,14 +149,14 @@ export function sectionName(text: string): string {
 }
 
 const SECTION_WORDS =
-  /^(?:(?:the|for) )?(?:[\w-]+ ){0,2}(?:broth|the rest|bowls|toffee|caramel|spices|toppings|topping|filling|dressing|sauce|base|crust|dough|batter|glaze|marinade|garnish|salad|icing|frosting|crumble|paste|spice mix|stew|soup|curry|cream|to serve|to finish)$/i;
+  /^(?:(?:the|for) )?(?:[\w-]+ ){0,2}(?:broth|the rest|bowls|toffee|caramel|spices|toppings|topping|filling|dressing|sauce|base|crust|dough|batter|glaze|marinade|garnish|salad|icing|frosting|crumble|paste|spice mix|stew|soup|curry|cream|to serve|to finish|to fry|for frying|to bake|to assemble)$/i;
 
 /** "dressing, in a jar" */
 const IN_A_VESSEL = /^[a-z ]{3,24}, in an? (?:jar|bowl|jug|cup|pan|blender)$/i;
 /** Kinds that are never taken for a heading: were they food, a limit would miss them. */
 const OFFENDS = new Set<string>([...ADDED_KINDS, ...RICH_KINDS, 'animal', 'condiment']);
 const NEVER_FOOD =
-  /^(?:(?:the|for the) )?(?:bowls?|assembly|toppings?|garnish(?:es)?|layers?|plates?|platter)$/i;
+  /^(?:(?:the|for the) )?(?:to fry|for frying|to serve|to finish|to bake|to assemble|to top|for the pan|bowls?|assembly|toppings?|garnish(?:es)?|layers?|plates?|platter)$/i;
 
 /**
  * "Topping" alone on a line, a list right below it: a section that forgot its colon.

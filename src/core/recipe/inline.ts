@@ -5,12 +5,19 @@ import { readUnit } from '@/core/measure/units';
 import { remember } from '@/core/memo';
 import { clean } from './clean';
 import { PREPARATION } from './alternatives';
-import { startsAsStep, startsWithAmount } from './score';
+import { startsAsStep, startsWithAmount, startsWithMeasure } from './score';
 import type { Stretch } from './source';
 
 /** "bay leaf, thyme" without amounts: a list of foods, unless it is one food turned round ("milk, soy"). */
 function foodList(text: string): Stretch[] | null {
   const parts = text.split(/,\s+/);
+  const last = parts.at(-1) ?? '';
+  // "tomato, cucumber, parsley, for the top"
+  if (
+    parts.length > 2 &&
+    /^(?:for (?:the )?[a-z]+|to (?:serve|finish|garnish|top)|on top|all chopped)[.!]?$/i.test(last)
+  )
+    parts.pop();
   if (parts.length < 2 || parts.length > 12 || parts.slice(1).some((p) => /^(?:an?|the|some|one)\s/i.test(p)))
     return null;
   const named = (words: string) =>
@@ -27,7 +34,11 @@ function foodList(text: string): Stretch[] | null {
 
 /** "drizzle of", "a good pinch of": an amount without a number. */
 const BIT =
-  /^(?:(?:and|plus|with) )?(?:an? )?(?:(?:good|little|big|small|generous|large) )?(?:drizzle|pinch|splash|squeeze|handful|dash|knob|spoonful|glug|dollop|sprinkling|scattering|dusting|sprigs?|blob|lump) of\s+/i;
+  /^(?:(?:and|plus|with) )?(?:an? )?(?:(?:good|little|big|small|generous|large) )?(?:drizzle|pinch|splash|squeeze|handful|fistful|dash|knob|spoonful|glug|slosh|dollop|sprinkling|scattering|dusting|sprigs?|blob|lump|thumb|inch|bunch|bit|touch|tin|can|jar|bag|packet|piece|stick|head|bulb) of\s+/i;
+
+/** "haldi 1/4 tsp", "onions 3": a food and how much of it. */
+const AMOUNT_BEHIND =
+  /^([a-z][a-z' -]{2,30}?)\s+(?:\d[\d./-]*|[½¼¾⅓⅔])\s*(?:tbsps?|tsps?|tablespoons?|teaspoons?|cups?|ml|l|g|kg|oz|lbs?|tins?|cans?|cloves?)?$/;
 
 /** "red onions quartered", "potatoes cut in wedges": a name without what is done to it. */
 function withoutEnd(words: string): string {
@@ -56,6 +67,18 @@ function splitAtFoods(text: string, listed: boolean): Stretch[] {
     const piece = text.slice(from, to);
     const opensFood = (words: string) => {
       const lower = clean(words).toLowerCase();
+      // "cooked in water not stock": what is done to the one before
+      const [done = ''] = lower.split(' ');
+      if (
+        /ed$/.test(done) &&
+        PREPARATION.has(done) &&
+        /^[a-z]+ (?:in|with|to|till|until|on|at|and|for)\b/.test(lower)
+      )
+        return { food: false, amount: false };
+      // "haldi 1/4 tsp": its amount behind it
+      const named = AMOUNT_BEHIND.exec(lower)?.[1];
+      if (named && (findFood(withoutEnd(named), '', 1)[0]?.confidence ?? 0) >= SURE)
+        return { food: true, amount: true };
       const q = readQuantity(lower, 0);
       const bit = BIT.exec(lower)?.[0].length ?? 0;
       const rest = lower.slice(bit || (q?.end ?? 0)).replace(/^\s*/, '');
@@ -63,11 +86,20 @@ function splitAtFoods(text: string, listed: boolean): Stretch[] {
       // "rye bread, one slice each", "hot sauce, a shake": how much of the one before
       const only = rest
         .slice(u?.end ?? 0)
-        .replace(/\b(?:each|apiece|per|a|head|person|plate|in all|total|at most|max|or so|of it)\b/g, '');
+        .replace(/\b(?:each|apiece|per|a|head|person|plate|in all|total|at most|max|or so|ish|of it)\b/g, '');
       if ((q !== null || bit > 0) && !/[a-z]/.test(only)) return { food: false, amount: false };
+      // "3 onions, two for frying, one for the masala": where they go
+      if (q !== null && u === null && /^(?:for|goes?|of them|to|in|on|as|at|per|is|are|into)\b/.test(rest))
+        return { food: false, amount: false };
       if (/^(?:half (?:and|&|n) half|a shake|a twist)\b/.test(lower)) return { food: false, amount: false };
-      const named = withoutEnd(rest.slice(u?.end ?? 0).replace(/[,(].*$/, ''));
-      const food = findFood(named, '', 1)[0];
+      const name = withoutEnd(
+        rest
+          .slice(u?.end ?? 0)
+          .replace(/[,(].*$/, '')
+          // "olives for Robin"
+          .replace(/\s+for (?:the )?[a-z]+\s*$/, ''),
+      );
+      const food = findFood(name, '', 1)[0];
       return {
         // in a list a bit of something unknown is still something of its own
         food: (food !== undefined && food.confidence >= SURE) || (listed && (bit > 0 || u !== null)),
@@ -103,13 +135,28 @@ function splitAtFoods(text: string, listed: boolean): Stretch[] {
 const SENTENCE_END =
   /(?<=[a-z)\]]{2}[.!;])(?<!\b(?:approx|tbsp|tsp|ca|incl|pkg|lb|oz|pt|qt|med|lg|sm)\.)\s+(?=[A-Z])/g;
 
+/** True where words go on talking: they open with no amount and name none of what they tell. */
+const goesOnTelling = (text: string): boolean =>
+  /^(?:if|without|with|it|that|this|the|they|some|our|mine|ours|i|we|you)\b(?: \S+){4}/i.test(text) &&
+  !startsWithAmount(text) &&
+  !startsWithMeasure(text);
+
+/** Characters of a sentence that tell how it begins. */
+const BEGINNING = 120;
+
 /**
  * "600 g potatoes in wedges, two onions. Toss in 1 tbsp aquafaba, then roast.": the list of a row, and the sentences
  * behind it that tell what is done, each with its place.
  */
 export function rowAndTold(row: Stretch): Stretch[] {
   const ends = [...row.text.matchAll(SENTENCE_END)];
-  const first = ends.find((end) => startsAsStep(row.text.slice(end.index + end[0].length)));
+  const open = (to: number) =>
+    (row.text.slice(0, to).match(/\(/g)?.length ?? 0) > (row.text.slice(0, to).match(/\)/g)?.length ?? 0);
+  const first = ends.find((end) => {
+    const from = end.index + end[0].length;
+    const rest = row.text.slice(from, from + BEGINNING);
+    return startsAsStep(rest) || (!open(end.index) && goesOnTelling(rest));
+  });
   if (!first) return [row];
   const from = first.index + first[0].length;
   return [

@@ -4,7 +4,7 @@ import { AND, noteAlternatives, PREPARATION, splitAlternatives } from './alterna
 import { clean, markerLength } from './clean';
 import { amountBehind } from './behind';
 import { bracketEquivalent, readMeasure, readMeasures } from './measures';
-import { plainTalk } from './talk';
+import { plainTalk, struck } from './talk';
 import { mul, Reader, type Measure, type Measures, type Three } from './reader';
 
 /** One food of a line and what may stand for it. */
@@ -48,6 +48,9 @@ const OPTIONAL =
 /** "stock to cover, maybe a litre": what for, and no part of the name. */
 const TO_COVER =
   /\s+to (?:just |barely )?cover\b(?: (?:everything|it|them|the [a-z]+|by [a-z0-9 ]+?(?=,|$)))?/;
+/** "about 1 cm in the pan": how deep, and no amount. */
+const HOW_DEEP =
+  /,?\s*(?:about |roughly )?\d[\d.]{0,4} ?(?:cm|mm|inch(?:es)?|") (?:deep |of it )?(?:in|up|of) the (?:pan|pot|wok)\b/;
 const IF_ANY = /,?\s*\bif (?:there(?: is|'s) (?:any|some)|you (?:have (?:it|some|any)|want|fancy(?: it)?))\b/;
 /** "the size of a walnut", "for the pita": no part of the food's name. */
 const SIZE_OF =
@@ -61,19 +64,19 @@ const WAS =
 const FOR_PART = /\s+for (?:the|each) [a-z]+(?: [a-z]+)?\s*$/;
 const TO_TASTE = /\b(?:or )?(?:to|for|as per) taste\b|\bto your taste\b|\bto your liking\b|\bor to taste\b/;
 const PLUS_MORE =
-  /[,(;+&]?\s*\b(?:plus|and|with) (?:a (?:little|bit|few|splash) )?(?:some )?(?:more|extra)\b([^)]*)\)?|,\s*(?:and )?extra (?:for|to)\b([^)]*)|[,(]\s*(?:or )?more (?:if|to taste|as needed|when|as you)\b([^)]*)\)?/;
+  /[,(;+&]?\s*\b(?:plus|and|with) (?:a (?:little|bit|few|splash) )?(?:some )?(?:more|extra)\b([^)]*)\)?|,\s*(?:and )?extra (?:for|to)\b([^)]*)|[,(]\s*(?:or )?more (?:if|to taste|as needed|when|as you|at the table|on top|on the side|to serve|for|later)\b([^)]*)\)?/;
 const PURPOSE =
-  /(?:,|\(|\s)\s*((?:for|to) (?:deep[- ]?frying|frying|coating|breading|binding|thickening|shallow frying|fry|saut[eé]ing|cooking|cook|the pan|the skillet|browning|greasing|grease|oiling|brushing|brush|lining|spraying|the tin|the tray|drizzling|drizzle|finishing|finish|serving|serve|garnish(?:ing)?|sprinkling|sprinkle|dusting|topping|top|decorating|decorate|the (?:pasta |cooking )?water|pasta water|boiling|the pot|blanching|rolling|kneading|loosen|loosening|thin|thinning|dilute|let down|slacken))\b/;
+  /(?:,|\(|\s)\s*(in (?:the )?(?:pasta |cooking |rice |boiling |potato )?water\b(?=[^a-z]*(?:\(|,|;|$|-))|(?:for|to) (?:deep[- ]?frying|frying|coating|breading|binding|thickening|shallow frying|(?:shallow|pan|stir)[- ]fry|fry|saut[eé]ing|cooking|cook|the pan|the skillet|browning|greasing|grease|oiling|brushing|brush|lining|spraying|the tin|the tray|drizzling|drizzle|finishing|finish|serving|serve|garnish(?:ing)?|sprinkling|sprinkle|dusting|topping|top|decorating|decorate|the (?:pasta |cooking )?water|pasta water|boiling|the pot|blanching|rolling|kneading|loosen|loosening|thin|thinning|dilute|let down|slacken))\b/;
 const EACH_OF = /^\s*(?:each(?: of)?|of each(?: of)?)\b(?:\s*:)?\s*(?=[a-zà-ÿ])/;
 const FROM_CONTAINER = /\b(?:from|out of) (?:an?|the) (can|tin|jar|packet|carton|bag|bottle)\b/;
 /** A weight behind a comma: "1 cauliflower, 800 g", "3 carrots, 100 g each". */
 const WEIGHS =
-  /^\s*((?:about |roughly |approx\.? )?\d[\d.,]*\s*(?:g|kg|oz|lb)(?:\s+each|\s+apiece)?)(?:\s+(?:total|in all|altogether|peeled|prepared|trimmed)(?:\s+weight)?)?\s*(?:,|$)/;
+  /^\s*((?:about |roughly |approx\.? )?\d[\d.,]*\s*(?:g|kg|oz|lb|kilos?|grams?|pounds?|lbs)\b(?:\s+each|\s+apiece)?)(?:\s+or so)?(?:\s+(?:total|in all|altogether|peeled|prepared|trimmed)(?:\s+weight)?)?\s*(?:,|$)/;
 const OWN_LIQUID =
   /\s+(?:and|with|plus|including)\s+(?:all )?(?:liquid|liquor)\b|\s+(?:and|with|plus|in|including)\s+(?:all )?(?:(?:its|their|the)\s+(?:own )?|(?<=in )(?:natural |own )?)(?:liquid|juices?|brine|water|liquor|syrup)\b/g;
 /** "each", "a head": so much for everyone who eats. */
 const PER_HEAD =
-  /[\s,(]+(?:each|apiece|pp|a (?:head|plate|bowl|person|diner)|(?:per|for each|for every) (?:person|head|plate|serving|portion|bowl|diner|eater))\)?\s*$/;
+  /[\s,(]+(?:each|apiece|pp|a (?:head|plate|bowl|person|diner)|(?:per|for each|for every) (?:person|head|plate|serving|portion|bowl|jar|glass|diner|eater))\)?\s*$/;
 /** "x 3", "twice": the amount so many times. */
 const TIMES = /\s+(?:(?:x|times)\s*(\d{1,2})|(twice)|(three times))\s*$/;
 /** "+ 1 tsp", "plus another ¼ tsp", "then 2 more": more of the same food. */
@@ -81,7 +84,7 @@ const AND_MORE =
   /[\s,;]*(?:\+|\bplus\b|\b(?:and )?then\b)\s*((?:another |a further |an extra )?(?:\d|½|half|an? |one|two|three|four)[^,;()+]{0,40})$/;
 /** "NO butter", "without any oil": it is said that none goes in; "no salt added beans" are beans. */
 const REFUSED =
-  /^\s*(?:absolutely |definitely )?(?:no|without(?: any)?|skip(?: the)?|not any)\s+(?=[a-z])(?!(?:need|added|salt|sugar|oil|sodium|fat|knead|cook|bake|churn|mayo)\b[ -]+[a-z])/i;
+  /^\s*(?:absolutely |definitely )?(?:no|without(?: any)?|skip(?: the)?|not any)\s+(?=[a-z\d½¼¾⅓⅔])(?!(?:need|added|salt|sugar|oil|sodium|fat|knead|cook|bake|churn|mayo)\b[ -]+(?!(?:no|and|or|nor)\b)[a-z])/i;
 const NOISE = /^\s*(?:of|the|x|-|,|\.|:|about)\s+/;
 
 const JUICE =
@@ -157,11 +160,18 @@ function furtherMeasure(words: string): Measure | null {
   return found.unit !== null || /\bmore\b/.test(words) ? found : null;
 }
 
+/** "(the very low salt ones)", "the no-salt sort": which of its kind. */
+const WHICH_ONES =
+  /(?:^|,\s*)(?:the|those)\s+(?:very |really |proper )*([a-z][a-z -]{2,24}?)\s+(?:ones?|kind|sort|type|stuff)\s*(?:,|$)/;
+const whichOnes = (notes: string): string | null => WHICH_ONES.exec(notes)?.[1] ?? null;
+
 /** Reads one ingredient line into amounts and words. Never fails: what is no amount stays words. */
 export function readLineWords(line: string): LineWords {
-  let written = turnArrow(plainTalk(clean(line.slice(markerLength(line)))));
+  let written = turnArrow(plainTalk(clean(struck(line.slice(markerLength(line))))));
   const refused = REFUSED.exec(written)?.[0] ?? '';
   written = written.slice(refused.length);
+  // "no oil no ghee": each of them
+  if (refused) written = written.replace(/\s+(?:no|nor|or|and no)\s+.*$/i, '');
   // the whole grain of a flour or bread is no size of it
   written = written.replace(/\bwhole[ -](?=wheat|grain|meal)/gi, 'whole').replace(/\bwhole (?=kernel)/gi, '');
   let text = written.toLowerCase();
@@ -183,6 +193,7 @@ export function readLineWords(line: string): LineWords {
   strip(/\(\s*optional\s*\)|^optional\b|,?\s*\boptional\b/);
   strip(TO_TASTE);
   strip(TO_COVER);
+  strip(HOW_DEEP);
   strip(IF_ANY);
   const asides = asidesOf(text);
   for (const pattern of ASIDES) strip(pattern);
@@ -197,7 +208,15 @@ export function readLineWords(line: string): LineWords {
   if (container) strip(FROM_CONTAINER);
   const { own } = asides;
   const startsWithNumber = /^\s*(?:\d|an?\b|half\b|one\b|two\b|three\b|four\b|pinch|scant|heap)/.test(text);
-  const perHead = PER_HEAD.test(text) && !/\d\s*(?:g|kg|ml|oz|lb)\s+(?:each|apiece)\)?\s*$/.test(text);
+  // "3 carrots, 100 g each" weigh so much; "cooked rice, 150 g each" is for each who eats
+  const perHead =
+    PER_HEAD.test(text) &&
+    !(
+      startsWithNumber &&
+      /\d\s*(?:g|kg|ml|oz|lb)\s+(?:each|apiece)\)?\s*$/.test(
+        text.replace(/^\s*\d[\d.]*\s*(?:g|kg|ml|oz|lb)\b/, ''),
+      )
+    );
   if (perHead) strip(PER_HEAD);
   const again = startsWithNumber ? TIMES.exec(text) : null;
   const times = again ? (again[1] ? Number(again[1]) : again[2] ? 2 : 3) : 1;
@@ -258,7 +277,7 @@ export function readLineWords(line: string): LineWords {
         const m = readMeasure(r);
         if (m?.unit && (m.unit.kind === 'mass' || m.unit.kind === 'volume') && m.stated) equivalent = m;
       }
-      if (plain && measured.measures.every((m) => !m.unit || m.unit.package))
+      if (plain && measured.measures.every((m) => !m.unit || m.unit.package || m.unit.kind === 'vague'))
         equivalent = bracketEquivalent(`(${plain})`, `(${plain})`)?.measure ?? null;
     }
   }
@@ -347,7 +366,7 @@ export function readLineWords(line: string): LineWords {
     toTaste,
     plusMore,
     perHead,
-    own: own?.food ?? null,
+    own: own?.food ?? whichOnes(noteText),
     purpose,
     cleaned,
   };

@@ -1,11 +1,12 @@
 import { remember } from '@/core/memo';
 import { clean } from './clean';
 import { findFood, SURE } from '@/core/food/find';
-import { headingOf, isBareSection, listsFoods, META, sectionName, type Heading } from './heading';
+import { headingOf, isBareSection, listsFoods, META, PER_ONE, sectionName, type Heading } from './heading';
 import { rowAndTold, splitInline } from './inline';
 import { ingredientScore, startsWithAmount, startsAsStep, startsWithMeasure } from './score';
 import { SAYS_KIND, type RowKind, type UnsureRow } from './row-kind';
-import { servingsInTitle, servingsRow, told } from './servings-told';
+import { FOR_SO_MANY } from './talk';
+import { platesOfPieces, servingsInTitle, servingsRow, told } from './servings-told';
 import { readServings as readServingsNow, type ServingsReading, type ServingsWords } from './servings';
 import {
   linesOf,
@@ -20,7 +21,7 @@ import {
 /** A row that says how many it feeds, whatever else it looks like. */
 const SAYS_SERVINGS =
   /^(?:(?:serves|makes|feeds|yields?|servings|portions)\b|[\w-]+(?:\s*(?:or|to|-|–)\s*[\w-]+)?\s+(?:\w+\s+){0,2}(?:people|persons|servings|portions|helpings|diners|eaters)\b|1 (?:person|serving|portion|helping)\s*$|\d+(?:\s*(?:or|to|-|–)\s*\d+)?\s+as an? (?:\w+ )?(?:starter|main|side|snack|lunch|supper|appeti[sz]er)\b)/i;
-const PER_HEAD = /^(?:per|for each|for every|for one) ?(?:person|head|serving|portion|plate|diner|eater)?$/i;
+const PER_HEAD = /^(?:per|for each|for every|for one)$/i;
 /** "Custard: 600 ml milk, 2 tbsp custard powder.": a part with its list, among sentences. */
 const PART_IN_PROSE = /(?:^|[.!]\s+)([A-Z][a-z][a-z' -]{1,22}):\s+([^.!]*[a-z)])\s*(?=[.!]\s|[.!]?\s*$)/g;
 const RULE = /^\s*(?:[-=*_~]\s*){3,}$/;
@@ -31,7 +32,10 @@ const SENTENCE_OF_SERVINGS =
 
 /** "2 big plates." wherever it stands; "4 wraps" may be a food. */
 const PLATES_ALONE =
-  /^(?:\d{1,2}|one|two|three|four|five|six|eight)(?:\s*(?:-|–|to|or)\s*\d{1,2})? (?:(?:big|small|large|good|deep|hungry|decent|generous) )?(?:plates?|bowls?|bowlfuls?|platefuls?|portions?|servings?|helpings?|people|glass(?:es)?)[.!]?$/i;
+  /^(?:\d{1,2}|one|two|three|four|five|six|eight)(?:\s*(?:-|–|to|or)\s*\d{1,2})? (?:(?:big|small|large|good|deep|hungry|decent|generous) )?(?:plates?|bowls?|bowlfuls?|platefuls?|portions?|servings?|helpings?|people|ppl|lunches|dinners|suppers|meals|glass(?:es)?)[.!]?$/i;
+/** "one 2lb loaf, 10 slices". */
+const ONE_CUT =
+  /^(?:an?|one|1|two|2)\b[^.;]{0,30}\b(?:loaf|loaves|cakes?|tarts?|pies?|trays?|tins?|pizzas?)\b[^.;]{0,12}?\b\d{1,2} (?:slices|squares|pieces|wedges|bars|portions)\b/i;
 const JARRED = /\bjars?\b|overnight|\bpots?\b|parfait|pudding|\bchia\b/i;
 const readServings = remember(readServingsNow);
 
@@ -65,6 +69,17 @@ class Parser {
     // what is only guessed from "a big pot" yields to what is told
     if (this.servings === null || this.servings.reading !== null) this.servingsTold();
     if (this.servings === null) this.servingsInSentences();
+    // "rice for 4" on the list
+    if (this.servings === null)
+      for (const { text } of this.lines) {
+        const many = FOR_SO_MANY.exec(clean(text))?.[2];
+        if (many) this.takeServings(readServings(`serves ${many}`));
+      }
+    if (this.servings)
+      this.servings = platesOfPieces(
+        this.servings,
+        [...this.notes, ...this.steps].map((x) => x.text),
+      );
     // a recipe told as a story: its prose is its method
     if (this.lines.length === 0 && this.steps.length === 0)
       for (const note of this.notes.splice(0))
@@ -110,7 +125,14 @@ class Parser {
     const afterBlank = index > 0 && !this.raws[index - 1]?.text.trim();
     if (
       listing &&
-      isBareSection(stretch, afterBlank, this.nextFilled(index), this.namesPart(stretch.text, index))
+      !PLATES_ALONE.test(stretch.text) &&
+      !ONE_CUT.test(stretch.text) &&
+      isBareSection(
+        stretch,
+        afterBlank || this.indentsNext(index),
+        this.nextFilled(index),
+        this.namesPart(stretch.text, index),
+      )
     ) {
       this.section = clean(stretch.text);
       this.state = 'ingredients';
@@ -118,6 +140,12 @@ class Parser {
       return;
     }
     const early = this.lines.length === 0 && this.state !== 'method';
+    const cut = early && ONE_CUT.test(stretch.text) ? readServings(`makes ${stretch.text}`) : null;
+    if (cut) {
+      this.takeServings(cut);
+      this.notes.push(stretch);
+      return;
+    }
     const loose = early || PLATES_ALONE.test(stretch.text) ? servingsRow(stretch.text) : null;
     // "serves 2, three at a pinch" says more than its first number
     if (loose && !(SAYS_SERVINGS.test(stretch.text) && this.servingsOf(stretch.text))) {
@@ -227,8 +255,18 @@ class Parser {
       this.takeServings(readServings(raw.text.slice(0, 80)));
     } else if (this.state !== 'method' || !heading.rest) {
       this.section = sectionName(heading.text);
-      if (PER_HEAD.test(heading.text)) {
-        // "per person: 60 g gram flour": the list is one plate's
+      // "per person: 60 g gram flour" before anything else: the list is one plate's
+      // "For 6:" above a list
+      if (
+        /^for (?:about |around )?(?:\d{1,2}|two|three|four|five|six|eight|ten|twelve)(?: people| of us| ppl)?$/i.test(
+          heading.text,
+        )
+      ) {
+        this.takeServings(readServings(heading.text));
+        this.section = null;
+      }
+      const one = PER_HEAD.test(heading.text) || PER_ONE.test(heading.text);
+      if (one && this.lines.length === 0 && this.servings === null) {
         this.takeServings(readServings('serves 1'));
         this.section = null;
       }
@@ -237,7 +275,21 @@ class Parser {
     if (!heading.rest) return;
     const start = raw.start + heading.restStart;
     const rest = { text: heading.rest, start, end: start + heading.rest.length };
-    if (this.state === 'method') this.step(rest);
+    // "Sauce: sweat the veg in the wine." goes on telling
+    if (
+      this.state === 'ingredients' &&
+      this.lines.length > 0 &&
+      startsAsStep(rest.text) &&
+      /[.!]\s|[.!]$/.test(rest.text)
+    )
+      this.state = 'method';
+    if (this.state === 'method' && listsFoods(heading.text, rest.text) && !startsAsStep(rest.text)) {
+      // "Custard: 600 ml oat milk, 3 tbsp custard powder": a part's list among the steps
+      const { section } = this;
+      this.section = sectionName(heading.text);
+      this.list(rest, true);
+      this.section = section;
+    } else if (this.state === 'method') this.step(rest);
     else if (this.state === 'notes') this.notes.push(rest);
     else this.list(rest, true);
   }
@@ -274,8 +326,17 @@ class Parser {
     const many = crowd?.[1] ?? crowd?.[2];
     if (many) this.takeServings(readServings(`serves ${many}`));
     // "Muffins (12)"
-    const pieces = /[a-z]s\s*\((?:x ?)?(\d{1,2})\)\s*$/i.exec(title)?.[1];
+    const pieces = /[a-z]s\s*\((?:x ?)?(\d{1,2})(?: (?:small|large|big|mini|medium|little))?\)\s*$/i.exec(
+      title,
+    )?.[1];
     if (pieces) this.takeServings(readServings(`makes ${pieces}`));
+    // "Nourish bowl (2)", "overnight oats x 3 jars"
+    const plates =
+      /[a-z]\s*\((?:x ?)?(\d{1,2})\)\s*$|\s[x×]\s?(\d{1,2}) (?:jars|bowls|pots|glasses|portions|servings|boxes)\s*$/i.exec(
+        title,
+      );
+    const plate = plates?.[1] ?? plates?.[2];
+    if (plate && Number(plate) > 0) this.takeServings(readServings(`serves ${plate}`));
     this.takeServings(servingsInTitle(title));
     if (!said || 'problem' in said || !/\b(?:serves|makes|feeds)\b/i.test(title)) return;
     this.takeServings(said);
@@ -339,6 +400,14 @@ class Parser {
       for (const sentence of text.split(/(?<=[.!;])\s+/))
         if (SENTENCE_OF_SERVINGS.test(sentence))
           this.takeServings(readServings(sentence.replace(/[.!;]+$/, '')));
+  }
+
+  /** A row whose next is set in: it heads what hangs under it. */
+  private indentsNext(index: number): boolean {
+    const own = this.raws[index]?.text ?? '';
+    const next = this.raws[index + 1]?.text ?? '';
+    const gap = (text: string) => /^[ \t]*/.exec(text)?.[0].length ?? 0;
+    return next.trim() !== '' && gap(next) > gap(own) + 1;
   }
 
   private nextFilled(from: number): Raw | null {

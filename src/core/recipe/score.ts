@@ -14,9 +14,12 @@ const ONLY_DEED = new RegExp(`^(?:${IMPERATIVES})[.!]?$`, 'i');
 const ANY_DEED = new RegExp(`^(?:${IMPERATIVES})\\b`, 'i');
 const STEP_INSIDE =
   /\b(?:until|minutes?|mins?|°|degrees|oven|then|hours?|meanwhile|bring to|preheat|heat|stir|simmer|set aside)\b/i;
+/** A heat that opens a row. */
+const HEAT = /^(?:at )?(?:\d{2,3} ?(?:°|º|degrees)? ?[CF]\b|gas(?: mark)? ?\d|\d{3} ?(?:°|º|degrees))/i;
 /** True where a number opens the words. */
 export const startsWithAmount = remember((text: string): boolean => {
   const lower = clean(text).toLowerCase();
+  if (HEAT.test(lower)) return false;
   const q = readQuantity(
     lower,
     /^(?:about|approx\.?|around|scant|heap(?:ed|ing)|roughly|~)\s*/.exec(lower)?.[0].length ?? 0,
@@ -60,6 +63,8 @@ const unmarkedScore = remember((text: string): number => {
   // "Blend; top." tells what to do and nothing else
   if (/^[A-Z][a-z]+(?:(?:[;,]| and|[;,] and) [a-z]+){0,3}[.!]$/.test(cleaned) && STEP_START.test(cleaned))
     score -= 3;
+  // "200C fan. All on the tray."
+  if (HEAT.test(cleaned)) score -= 6;
   if (STEP_START.test(cleaned)) score -= EITHER.test(cleaned) ? 0.5 : 3;
   // "Serve with rice and yoghurt" goes on telling
   if (/^serve(?:d)? (?:with|over|on|in|hot|warm|cold)\b/i.test(cleaned)) score -= 1.5;

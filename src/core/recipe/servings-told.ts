@@ -6,10 +6,11 @@ import type { ServingsWords } from './servings';
 
 /** Things that are eaten by the piece or the plate: "2 big bowls", "6 squares". */
 const PLATES =
-  /^[ -]*(?:(?:big|large|small|good|deep|generous|hungry|decent|full|main|dinner|lunch|individual) ){0,2}(?:bowls?|bowlfuls?|plates?|platefuls?|portions?|servings?|helpings?|people|persons?|eaters?|diners?|adults?|of us|glass(?:es)?|squares?|slices?|wedges?|wraps?|jars|boxes|lunches|dinners|suppers|mugs?|mugfuls?|goes|meals|sittings)\b/;
+  /^[ -]*(?:(?:big|large|small|good|deep|generous|hungry|decent|full|main|dinner|lunch|individual) ){0,2}(?:bowls?|bowlfuls?|plates?|platefuls?|portions?|servings?|helpings?|people|persons?|eaters?|diners?|adults?|ppl|pax|of us|glass(?:es)?|squares?|slices?|wedges?|wraps?|jars|boxes|lunches|dinners|suppers|mugs?|mugfuls?|goes|meals|sittings)\b/;
 /** What leads to a number of eaters in a sentence, the surest first. */
 const LEADS: readonly RegExp[] = [
-  /(?:=|\bmakes?|\bthat'?s)\s*(?=\w+ (?:servings|portions|plates|people|bowls)\b)/g,
+  /^(?:serves|feeds|does|for)\b[^.;]{0,30}?\b(?:usually|normally|mostly|generally|most weeks)\s+(?:about |it'?s )?/g,
+  /(?:=|\bmakes?|\bthat'?s)\s*(?=\w+ (?:servings|portions|plates|people|bowls|goes|helpings)\b)/g,
   /\b(?:divid(?:e|ed)|split|shared?|portion(?:ed)?|spoon(?:ed)?|pour(?:ed)?|tip(?:ped)?)\b[^.;]{0,30}?\b(?:between|among|into|over)\s+(?=\w+ (?:\w+ )?(?:pots|bowls|plates|glasses|ramekins|jars|dishes|people|portions|boxes)\b)/g,
   /(?:^|[.;]\s*)in ?to\s+(?=\w+ (?:\w+ )?(?:pots|bowls|glasses|ramekins|jars|portions)\b)/g,
   /\b(?:call it|we call it|let'?s say|i'?d say|i say it'?s|reckon on)\s+/g,
@@ -44,7 +45,13 @@ function rowNow(row: string): ServingsWords | null {
     const unit = PLATES.exec(behind);
     const rest = unit ? behind.slice(unit[0].length) : '';
     // what follows may say more of it, but no food
-    if (!unit || !/^\s*(?:$|[,(;.–-]|or\b|if\b)/.test(rest)) return told(text);
+    if (
+      !unit ||
+      !/^\s*(?:$|[,(;.–-]|or\b|if\b|each\b|of (?:about |around |roughly |c\.? ?|~ ?)?\d+ ?(?:g|ml|kcal)\b)/.test(
+        rest,
+      )
+    )
+      return told(text);
     let { low, high } = first;
     for (const m of rest.matchAll(
       /\b(?:it'?s been|more like|or|perhaps|maybe|say|at a push|stretch(?:es)? to)\s+(\d{1,2}|one|two|three|four|five|six|seven|eight|nine|ten|twelve)\b/g,
@@ -60,9 +67,51 @@ function rowNow(row: string): ServingsWords | null {
   return told(text);
 }
 
+/** "Green smoothie, just me", "porridge for one". */
+const ALONE = /\bjust (?:for )?me\b|\bfor (?:one|myself|just me|me(?= *(?:$|[,)])))\b|\bsolo\b/;
+
+/** "we eat 3 each": pieces that make a plate. */
+const PIECES_EACH =
+  /\b(?:eat|have|allow|reckon(?: on)?|count on|give|take|get|say|about|serve|that'?s)\s+(?:about |around )?([1-9]|two|three|four|five|six)(?:\s*(?:-|–|to|or)\s*([1-9]|two|three|four|five|six))?\s+(?:each|apiece|per (?:person|head|plate|serving)|a (?:head|plate|person))\b/;
+
+/**
+ * How many plates pieces make, by what the recipe says that each eats of them: "Makes 10-12, we eat 3 each" are 3 to 4.
+ *
+ * @param servings said in pieces
+ * @param texts of the recipe that may say it
+ */
+export function platesOfPieces(servings: ServingsWords, texts: readonly string[]): ServingsWords {
+  if (!/^(?:makes?|yields?)\b/.test(servings.text)) return servings;
+  for (const text of texts) {
+    const m = PIECES_EACH.exec(clean(text).toLowerCase());
+    const low = m?.[1] ? numberAt(m[1], 0) : null;
+    if (!m || !low) continue;
+    const high = (m[2] ? numberAt(m[2], 0) : null) ?? low;
+    const all = servings.range;
+    return {
+      range: range(
+        all.low / Math.max(low.low, high.high),
+        all.best / ((low.low + high.high) / 2),
+        all.high / Math.min(low.low, high.high),
+      ),
+      text: `${servings.text}, ${m[0]}`,
+      reading: servings.reading,
+    };
+  }
+  return servings;
+}
+
+/** "4 pizzas, one each". */
+const EACH_ITS_OWN =
+  /\b(\d{1,2}|two|three|four|five|six|eight|ten|twelve) (?:[a-z]+ )?[a-z]+s, (one|two|three|\d) (?:each|apiece|per person|a head)\b/;
+
 /** "…, two bowls" at the end of a title. */
 export function servingsInTitle(title: string): ServingsWords | null {
   const text = clean(title).toLowerCase();
+  if (ALONE.test(text)) return said(1, 1, ALONE.exec(text)?.[0] ?? text);
+  const own = EACH_ITS_OWN.exec(text);
+  const [all, each] = [own?.[1], own?.[2]].map((n) => (n ? numberAt(n, 0) : null));
+  if (own && all && each) return said(all.low / each.high, all.high / each.low, own[0]);
   const m =
     /(?:[,:(]|\s[-–—])\s*(?:(?:enough )?for (?:the |us )?)?((?:\d{1,2}|one|two|three|four|five|six|seven|eight|ten|twelve)\b[^,:()]{0,30})\)?$/.exec(
       text,
@@ -101,7 +150,7 @@ function toldNow(sentence: string): ServingsWords | null {
       if (LIKE_FOOD.test(behind)) continue;
       // "for two" ends there or goes on with people; "for two onions" does not
       if (
-        !/^\s*(?:$|[,.;)!–-]|(?:little |small |big |large |deep )?(?:pots|bowls|plates|glasses|ramekins|jars|dishes|boxes|servings)\b|or \w+\b|ways\b|slices\b|pieces\b|squares\b|wedges\b|bars\b|portions\b|of us\b|people\b|persons?\b|eaters?\b|and\b|because\b|with\b|at\b|the\b)/.test(
+        !/^\s*(?:$|[,.;)!–-]|(?:little |small |big |large |deep )?(?:pots|bowls|plates|glasses|ramekins|jars|dishes|boxes|servings|goes|helpings)\b|or \w+\b|ways\b|slices\b|pieces\b|squares\b|wedges\b|bars\b|portions\b|of us\b|people\b|persons?\b|eaters?\b|and\b|because\b|with\b|at\b|the\b)/.test(
           behind,
         )
       )

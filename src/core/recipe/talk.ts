@@ -25,9 +25,33 @@ const OR_SKIP =
 /** "blackberries and apples, half and half": how much of each. */
 const HALF_AND_HALF =
   /(?<=\b(?:and|&)\s[a-z -]{3,30}),\s*(?:half (?:and|&|n) half|half of each|in equal (?:parts|amounts)|equal (?:parts|amounts)|fifty[- ]fifty|50[/-]50|a mix(?:ture)?(?: of (?:both|the two))?)\b/gi;
+/** "or they turn to gravel", "or it'll burn": what happens otherwise is no other food. */
+const OR_ELSE =
+  /\s+or (?:else )?(?:they|it|you|we|i|everything|things)(?:'ll|'d|'re|'s)?\s+[a-z][^,;()\d]*/gi;
+/** "a few flaked almonds (10g each, skip for Wren)": so much for each who eats. */
+const FEW_EACH =
+  /^((?:and )?(?:an? (?:few|little|bit of|handful of|couple of)|some)\s+)([a-z][a-z' -]*?)\s*\(\s*(\d+ ?(?:g|ml|oz|tbsp|tsp))\s+(?:each|apiece|pp|a head|per (?:person|head|plate))\b[^()]*\)/i;
+/** "rice for 4": a plate of it for each. */
+export const FOR_SO_MANY =
+  /^([a-z][a-z' -]{2,40}?)\s+for (\d{1,2}|two|three|four|five|six|eight)(?: people| of us)?\s*(,.*)?$/i;
+/** "1 T miso per bowl, white": for each of them, wherever it stands. */
+const PER_ONE =
+  /^(.*?)\s+((?:per|for each|for every) (?:person|head|plate|serving|portion|bowl|jar|glass|diner|eater))\s*([,;(].*)$/i;
+/** "~~butter~~ margarine", "~½ tsp salt~ none": what is struck out. */
+const STRUCK = /^\s*~{1,2}([^~]{2,})~{1,2}\s*(.*)$/;
+export const struck = (line: string): string => {
+  const m = STRUCK.exec(line);
+  if (!m?.[1]) return line;
+  const instead = (m[2] ?? '').replace(/^[\s:,;–-]+/, '').trim();
+  return /^(?:none|nil|nothing|zero|skip(?:ped)?|out|gone|omit(?:ted)?|no)?[.!]*$/i.test(instead)
+    ? `no ${m[1].trim()}`
+    : instead;
+};
+/** "tin chickpeas x2 (not drained)": how many tins, before what is said of them. */
+const TIMES_INSIDE = /^([^()]*?)\s+x\s?(\d{1,2})\s*([,(].*)$/i;
 /** A measure that opens the line without a number: "thumb ginger", "tin tomatoes", "bunch mint". */
 const BARE_UNIT =
-  /^(?=(?:thumb|bunch|tin|jar|packet|bag|carton|block|tub|punnet|bulb|head|stick|sprig|handful|pinch|dash|splash|drizzle|knob)\s+(?:of\s+)?[a-z]{3})/i;
+  /^(?=(?:thumb|bunch|tin|jar|packet|bag|carton|block|tub|punnet|bulb|head|stick|sprig|handful|pinch|dash|splash|drizzle|knob|tbsp|tsp|tablespoon|teaspoon|cup|mug|glass)\s+(?:of\s+)?[a-z]{3})/i;
 const SIZED_UNIT =
   /^(?=(?:small|large|big|medium|little|good|generous) (?:pack|packet|bunch|bag|tin|can|jar|tub|pot|handful|head|piece|knob|bulb|thumb|block|carton|punnet)s?\b)/i;
 
@@ -37,6 +61,7 @@ const SIZED_UNIT =
  */
 export const plainTalk = (line: string): string =>
   line
+    .replace(/(?<=[a-z]{4})[.!]+\s*$/, '')
     .replace(/^\s*(?:optional|opt\.?)\s*[:-]?\s*/i, 'optional ')
     .replace(/\bs\s*(?:&|\+|n|and)\s*p\b/i, 'salt and pepper')
     .replace(
@@ -52,6 +77,15 @@ export const plainTalk = (line: string): string =>
     .replace(NEVER_SALTED, (_, deed: string) => UNSALTED[deed.toLowerCase()] ?? '')
     .replace(OR_SKIP, ' or ')
     .replace(HALF_AND_HALF, '')
+    .replace(OR_ELSE, '')
+    .replace(TIMES_INSIDE, '$1 $3 x $2')
+    .replace(PER_ONE, '$1 $3 $2')
+    .replace(FEW_EACH, '$3 $2 each')
+    .replace(
+      FOR_SO_MANY,
+      (_, food: string, __: string, rest?: string) => `1 portion ${food}${rest ?? ''} each`,
+    )
+    .replace(/,?\s+(?:ditto|likewise|same again)\b/gi, '')
     .replace(
       /^\s*(?:whatever(?:'s| is)? left (?:of|over of)|what(?:'s| is) left of|the (?:rest|remains) of) (?:the )?/i,
       'leftover ',

@@ -119,6 +119,13 @@ export function sentencesOf(tokens: readonly Token[], namer: Namer): Sentence[] 
   return out;
 }
 
+/** What stands behind a deed and says how, or what comes of it: "roll thin", "toast separately". */
+const AS_RESULT = new Set(
+  'again well together everything and until separately thin thick flat out hot dry golden crisp soft smooth tight up'.split(
+    ' ',
+  ),
+);
+
 /** Whether a word that may be a verb stands as one. */
 function deedAt(
   tokens: readonly Token[],
@@ -155,6 +162,31 @@ function deedAt(
     BEFORE_DEED.has(before.word) ||
     isAdverb(before.word) ||
     OPENERS.has(before.word);
+  // "in a dry pan toast a tsp of cumin": what acts on so much of something is done
+  const counted =
+    after !== undefined &&
+    (after.kind === 'number' ||
+      ['a', 'an', 'each', 'the', 'your', 'some', 'half', 'two', 'three'].includes(after.word)) &&
+    !(before && (DETERMINERS.has(before.word) || before.word === 'of' || before.kind === 'number'));
+  if (
+    held?.kind === 'food' &&
+    hit.verb.food === null &&
+    counted &&
+    before &&
+    !CONJUNCTIONS.has(before.word) &&
+    !PREPOSITIONS.has(before.word)
+  )
+    return hit;
+  // told without a stop: "add no salt serve with bread"
+  if (
+    hit.verb.id === 'serve' &&
+    after &&
+    ['with', 'over', 'on', 'alongside'].includes(after.word) &&
+    before?.kind === 'word' &&
+    !DETERMINERS.has(before.word) &&
+    before.word !== 'to'
+  )
+    return hit;
   const noun =
     before !== undefined &&
     !DETERMINERS.has(before.word) &&
@@ -179,7 +211,7 @@ function deedAt(
       PRONOUNS.has(after.word) ||
       isAdverb(after.word) ||
       PREPOSITIONS.has(after.word) ||
-      ['again', 'well', 'together', 'everything', 'and', 'until', 'separately'].includes(after.word) ||
+      AS_RESULT.has(after.word) ||
       (nextName !== null && nextName.from === i + 1) ||
       after.kind === 'number' ||
       after.kind === 'mark';

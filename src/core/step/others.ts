@@ -8,7 +8,9 @@ const OWNERS = new Set(
   'my his her our your their the a an one some most many other all these those'.split(' '),
 );
 /** Verbs of telling in the past: "had 125 g butter", "was fried in oil". */
-const PAST = new Set(['had', 'was', 'were', 'used', 'did', 'would', 'went', 'got']);
+const PAST = new Set(
+  'had was were used did would went got said called asked wanted told listed gave swore took'.split(' '),
+);
 /** Verbs that a person, or a book, does something with: "puts", "swears by", "calls for". */
 const DOES = new Set([
   'has',
@@ -116,6 +118,16 @@ export function takesBack(s: Sentence): boolean {
   return first !== undefined && deniesThat(s, first) && !s.clauses.some((c) => c.opener === 'if');
 }
 
+/** "Salt the water? We don't.": a sentence that answers no. */
+export function answersNo(s: Sentence): boolean {
+  const words = s.tokens.slice(s.from, s.to).filter((t) => t.kind === 'word');
+  const [first, second] = words.map((t) => t.word);
+  if (first === undefined || words.length > 6) return false;
+  const no = (w: string | undefined) =>
+    w !== undefined && (NEGATORS.has(w) || ['nope', 'none', 'skip'].includes(w));
+  return no(first) || (PRESENT_SUBJECTS.has(first) && no(second));
+}
+
 /** "(we use cashew)" behind a food: that stands in its place. */
 export function isReplaced(s: Sentence, c: ClauseSpan): boolean {
   const next = s.clauses[s.clauses.indexOf(c) + 1];
@@ -128,15 +140,53 @@ export function isReplaced(s: Sentence, c: ClauseSpan): boolean {
   );
 }
 
-/** "normally 1 tbsp oil, but I swap that for tahini": the clause behind takes this one back. */
+/** How many clauses behind may take one back: "is nice, but it's mostly oil, so I leave it off". */
+const MOST_BEHIND = 3;
+
+/** "normally 1 tbsp oil, but I swap that for tahini", "…, so none": a clause behind takes this one back. */
 function isTakenBack(s: Sentence, c: ClauseSpan): boolean {
-  const next = s.clauses[s.clauses.indexOf(c) + 1];
-  return next !== undefined && deniesThat(s, next);
+  const at = s.clauses.indexOf(c);
+  for (let k = at + 1; k <= at + MOST_BEHIND; k += 1) {
+    const next = s.clauses[k];
+    if (!next) return false;
+    if (deniesThat(s, next) || saysNone(s, next)) return true;
+    // what is done in between is done
+    if (next.verb?.verb.brings && !verbIsDenied(s, next)) return false;
+  }
+  return saysNoneInside(s, c);
+}
+
+const verbIsDenied = ({ tokens }: Sentence, c: ClauseSpan): boolean =>
+  tokens.slice(c.from, Math.max(c.verbAt, c.from)).some((t) => NEGATORS.has(t.word));
+
+/** "so none", "so no", "none here": a clause that says no and nothing else. */
+function saysNone({ tokens }: Sentence, c: ClauseSpan): boolean {
+  if (c.to - c.from > 12) return false;
+  const words = tokens
+    .slice(c.from, c.to)
+    .filter((t) => t.kind === 'word')
+    .map((t) => t.word)
+    .filter((w) => !['so', 'and', 'but', 'then', 'here', 'thanks', 'for', 'us', 'me', 'now'].includes(w));
+  return words.length === 1 && ['none', 'no', 'nope', 'never'].includes(words[0] ?? '');
+}
+
+/** "…, so none." at the end of the clause itself. */
+function saysNoneInside({ tokens }: Sentence, c: ClauseSpan): boolean {
+  let k = c.to - 1;
+  while (k > c.from && ['here', 'thanks', 'us', 'for', 'now'].includes(wordAt(tokens, k))) k -= 1;
+  return ['none', 'nope'].includes(wordAt(tokens, k)) && wordAt(tokens, k - 1) === 'so';
 }
 
 /** "skip that", "I swap it for stock": a deed on what was just told that takes it back. */
 function deniesThat(s: Sentence, next: ClauseSpan): boolean {
-  if (!next.verb || next.verb.form !== 'base' || !THAT.has(wordAt(s.tokens, next.verbAt + 1))) return false;
+  if (!next.verb || next.verb.form !== 'base') return false;
+  // "…; I skip": what was told just now
+  const bare =
+    ['skip', 'omit', 'pass', 'abstain'].includes(next.verb.verb.id) &&
+    PRESENT_SUBJECTS.has(wordAt(s.tokens, next.verbAt - 1)) &&
+    s.tokens.slice(next.verbAt + 1, next.to).every((t) => t.kind === 'mark');
+  if (bare) return true;
+  if (!THAT.has(wordAt(s.tokens, next.verbAt + 1))) return false;
   const before = s.tokens.slice(next.from, next.verbAt).map((t) => t.word);
   // "you can skip it" leaves both ways open
   if (before.some((w) => AUXILIARIES.has(w) || NEGATORS.has(w))) return false;

@@ -118,11 +118,39 @@ export function verbNegated({ tokens }: Sentence, c: ClauseSpan): boolean {
   return false;
 }
 
-/** True where it may be left undone. */
-export function isOptional(s: Sentence, c: ClauseSpan): boolean {
+/** The piece between commas around a place of a clause. */
+function pieceAt({ tokens }: Sentence, c: ClauseSpan, k: number): { from: number; to: number } {
+  let [from, to] = [k, k];
+  while (from > c.from && wordAt(tokens, from - 1) !== ',') from -= 1;
+  while (to < c.to && wordAt(tokens, to) !== ',') to += 1;
+  return { from, to };
+}
+
+/** "oregano, a glass of wine optional, bay": a word behind one food of several speaks of that one. */
+function ofOneItem(s: Sentence, c: ClauseSpan, k: number): { from: number; to: number } | null {
+  const piece = pieceAt(s, c, k);
+  const whole = piece.from <= c.from && piece.to >= c.to;
+  const behindFood = s.named.slice(piece.from - s.from, k - s.from).some((n) => n?.kind === 'food');
+  return !whole && behindFood ? piece : null;
+}
+
+/**
+ * True where it may be left undone.
+ *
+ * @param food place of the food that is asked about; the whole clause where none is given
+ */
+export function isOptional(s: Sentence, c: ClauseSpan, food?: number): boolean {
   if (s.label.some((t, i) => OPTIONAL.at(s.label, i) !== null && t.kind === 'word')) return true;
-  if (OPTIONAL.has(s.tokens, c.from, c.to) >= 0) return true;
+  const said = OPTIONAL.has(s.tokens, c.from, c.to);
+  if (said >= 0) {
+    const piece = food === undefined ? null : ofOneItem(s, c, said);
+    if (!piece || (food !== undefined && piece.from <= food && food < piece.to)) return true;
+  }
   const at = s.clauses.indexOf(c);
+  // "tofu, cornflour, ¼ tsp salt if using": of the last of a list
+  const next = s.clauses[at + 1];
+  const short = next !== undefined && next.opener === 'if' && next.to - next.from <= 3 && c.verb === null;
+  if (short && food !== undefined && food < pieceAt(s, c, c.to - 1).from) return false;
   // "if it sticks, add oil"; "add oil if it sticks"
   return [s.clauses[at - 1], s.clauses[at + 1]].some(
     (n) =>
@@ -266,7 +294,7 @@ function scanned(s: Sentence, c: ClauseSpan, i: number): Polarity | null {
       continue;
     }
     if (w === 'no' || w === 'zero' || w === 'neither' || w === 'nor' || w === 'minus' || w === 'sans') {
-      if (!(w === 'no' && NOT_NO.has(next))) {
+      if (!(w === 'no' && NOT_NO.has(next) && !(next === 'more' && wordAt(tokens, k + 2) !== 'than'))) {
         negated = true;
         either = false;
       }
@@ -285,6 +313,17 @@ function scanned(s: Sentence, c: ClauseSpan, i: number): Polarity | null {
     }
     if (w === 'not' && !(c.verbAt > k && negatedVerb) && !AUXILIARIES.has(wordAt(tokens, k - 1))) {
       if (!NOT_NEGATING.has(next) && next !== 'without') negated = true;
+      continue;
+    }
+    // "no salt added 300 g tomatoes": what is counted behind is another thing
+    if (
+      t.kind === 'number' &&
+      negated &&
+      k > c.from &&
+      !NEGATORS.has(wordAt(tokens, k - 1)) &&
+      !DEFINITE.has(wordAt(tokens, k - 1))
+    ) {
+      negated = false;
       continue;
     }
     if (ENDS_NEGATION.has(w)) {
@@ -316,6 +355,28 @@ function scanned(s: Sentence, c: ClauseSpan, i: number): Polarity | null {
   return negated ? 'not' : null;
 }
 
+const MOSTLY = new Set([
+  'mostly',
+  'mainly',
+  'basically',
+  'largely',
+  'pure',
+  'practically',
+  'half',
+  'all',
+  'nearly',
+]);
+const IS = /(?:^|['’])(?:is|are|was|were|s|re)$/;
+
+/** "mine is mostly oil", "the jar's full of salt": what something sold is made of. */
+function saysMadeOf({ tokens }: Sentence, from: number): boolean {
+  let k = from - 1;
+  if (wordAt(tokens, k) === 'of' && ['full', 'mostly'].includes(wordAt(tokens, k - 1)))
+    return IS.test(wordAt(tokens, k - 2));
+  while (k >= 0 && MOSTLY.has(wordAt(tokens, k))) k -= 1;
+  return k < from - 1 && IS.test(wordAt(tokens, k));
+}
+
 /**
  * Whether a food that a clause names goes into the dish. The scope of a negation follows the clause, not a count of
  * words: it ends where a new deed, a place, "only" or "but" begins; twice no is yes.
@@ -330,7 +391,7 @@ export function polarityOf(s: Sentence, c: ClauseSpan, from: number, to: number)
     s.label.some((t) => ['substitute', 'substitution', 'alternatively', 'alternative', 'or'].includes(t.word))
   )
     return 'alternative';
-  if (isRemark(s, c) || isBygone(s, from)) return 'remark';
+  if (isRemark(s, c) || isBygone(s, from) || saysMadeOf(s, from)) return 'remark';
   const theirs = othersWay(s, c, from);
   if (theirs === 'remark') return theirs;
   const behind = saidBehind(s, c, to);
@@ -350,5 +411,5 @@ export function polarityOf(s: Sentence, c: ClauseSpan, from: number, to: number)
       if (c.verbAt < 0 || from > c.verbAt) return 'not';
     }
   }
-  return theirs ?? (isOptional(s, c) ? 'optional' : 'do');
+  return theirs ?? (isOptional(s, c, from) ? 'optional' : 'do');
 }

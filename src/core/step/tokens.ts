@@ -23,6 +23,10 @@ const ACCENTS = /[\u0300-\u036f]/g;
 const WORDS =
   /(\d[\d.,/⁄]*(?:\s?[½⅓⅔¼¾⅛⅜⅝⅞⅕⅖⅗⅘⅙⅚])?|[½⅓⅔¼¾⅛⅜⅝⅞⅕⅖⅗⅘⅙⅚])|([wW]\/o?(?![a-zA-Z/])|\p{L}[\p{L}'’]*)|([.,;:!?()[\]—–/+&\n]|-(?=\s)|…)/gu;
 
+/** "4 oz. flour", "2 tbsp. mustard": a stop that ends a measure, not a sentence. */
+const ABBREVIATED =
+  /[\d½⅓⅔¼¾⅛] ?(?:oz|fl|lbs?|tbsps?|tbs|tsps?|pts?|pkts?|pkgs?|qts?|med|lg|sm|ml|kg|gr?|c)(?=\.\s?\(?[a-z]).{1,4}$/;
+
 /** Words, numbers and marks of a text, in order. */
 export const tokensOf = remember((text: string): readonly Token[] => {
   const out: Token[] = [];
@@ -57,7 +61,8 @@ export const tokensOf = remember((text: string): readonly Token[] => {
         kind: 'word',
         glued,
       });
-    } else out.push(mark(whole, start));
+    } else if (whole !== '.' || !ABBREVIATED.test(text.slice(Math.max(0, start - 12), start + 4)))
+      out.push(mark(whole, start));
   }
   return out;
 }, 2000);

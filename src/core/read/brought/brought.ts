@@ -4,11 +4,12 @@ import { tokens } from '@/core/food/tokens';
 import { remember } from '@/core/memo';
 import { type Named, type Sentence, sentencesOf } from '@/core/step/clauses';
 import { MADE, NEGATORS } from '@/core/step/lexicon';
-import { takesBack } from '@/core/step/others';
+import { polarityOf } from '@/core/step/polarity';
+import { answersNo, takesBack } from '@/core/step/others';
 import { tokensOf } from '@/core/step/tokens';
 import { coverOf, refersTo } from '../refer';
 import { type ReadLine, type ReadSettings } from '../types';
-import { deeds } from './deeds';
+import { deeds, otherMedium } from './deeds';
 import { DAIRY, FATS, PROMISED } from './kinds';
 import { isMeasure, mentionOf, PRESSED, type Mention } from './mention';
 import { larger } from './more';
@@ -44,7 +45,14 @@ export function scanOf(
 ): Scan {
   const larder = settings.larder ?? TABLE_LARDER;
   const parse = sentencesBy(larder);
-  const sections = [...new Set((recipe.lines ?? []).flatMap((l) => (l.section ? [l.section] : [])))];
+  // "“cheese”: 100 g cashews": what is called so is not
+  const sections = [
+    ...new Set(
+      (recipe.lines ?? []).flatMap((l) =>
+        l.section && !/^["“'].*["”']$/.test(l.section) ? [l.section] : [],
+      ),
+    ),
+  ];
   const sources: Source[] = [
     ...recipe.steps.map((x, step) => ({ ...x, step, names: false, tail: false })),
     ...(recipe.notes ?? []).map((x) => ({ ...x, step: null, names: false, tail: false })),
@@ -113,6 +121,8 @@ export function broughtBy(
     const last = sentence.clauses.at(-1);
     // "… brush them with oil: skip that": what the last clause told is not done
     if (last && next?.source === source && takesBack(next.sentence)) back.add(last);
+    if (sentence.asks && next?.source === source && answersNo(next.sentence))
+      for (const c of sentence.clauses) back.add(c);
   });
   let asked: { source: Source; s: Sentence } | null = null;
   for (const { source, sentence: s } of sentences) {
@@ -240,6 +250,22 @@ function isPressed(s: Sentence, juice: Named): boolean {
 /** "320 kcal, 9 g fat per portion": what a portion holds, and nothing that goes in. */
 const FIGURES = new Set(['kcal', 'calories', 'kilojoules', 'kj', 'nutrition', 'macros']);
 
+const TEMPERING = new Set(['tadka', 'tarka', 'chaunk']);
+
+/** "for the tadka I use no ghee or oil", "make the tadka in a dry pan": spices let go of their taste without fat. */
+function isDryTempering(scan: Scan, s: Sentence, c: Sentence['clauses'][number], named: Named): boolean {
+  if (!TEMPERING.has(s.tokens[named.from]?.word ?? '')) return false;
+  const refused = s.clauses.some((x) =>
+    foodsOf(s, x).some(
+      (f) =>
+        f !== named &&
+        FATS.has(scan.larder.foodById(f.id)?.kind ?? '') &&
+        polarityOf(s, x, f.from, f.to) === 'not',
+    ),
+  );
+  return refused || otherMedium(s, c);
+}
+
 function foodsIn(scan: Scan, source: Source, s: Sentence, back?: ReadonlySet<unknown>): void {
   const figures =
     [...s.label, ...s.tokens.slice(s.from, s.to)].some((t) => FIGURES.has(t.word)) &&
@@ -278,6 +304,7 @@ function foodsIn(scan: Scan, source: Source, s: Sentence, back?: ReadonlySet<unk
         continue;
       }
       if (named === skip) continue;
+      if (isDryTempering(scan, s, c, named)) continue;
       take(scan, source, s, c, m);
     }
 }

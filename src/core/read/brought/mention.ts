@@ -19,7 +19,10 @@ import { MORE } from './kinds';
 import { type Scan, type Source, textOf } from './scan';
 
 const AMOUNT_KEEPS =
-  /\b(?:no|without|unsalted|unsweetened|salt-free|oil-free|sugar-free|salt free|drained|rinsed|in water|in oil|in brine|no added)\b/i;
+  /\b(?:no|without|unsalted|unsweetened|salt-free|oil-free|sugar-free|salt free|drained|rinsed|in water|in oil|in brine|no added|(?:low|lower|reduced|less)[- ](?:salt|sodium|sugar|fat))\b/i;
+
+/** "250 g lentils (cooked weight)": how it was weighed. */
+const WEIGHED = /^\s*(?:cooked|dry|dried|drained|raw|uncooked)(?: weight)?\s*$/i;
 
 /** Words that an amount is made of, walked back from a food's name. */
 function amountStart(s: Sentence, c: ClauseSpan, from: number): number {
@@ -31,7 +34,9 @@ function amountStart(s: Sentence, c: ClauseSpan, from: number): number {
     // "150 g (dry weight) of brown rice": what the bracket says belongs to the amount
     if (t.word === ')') {
       const open = bracketBefore(s, k - 1);
-      if (open < 0 || s.tokens[k]?.word !== 'of') break;
+      const state =
+        open >= 0 && s.tokens.slice(open + 1, k - 1).every((x) => STATES.has(x.word) || x.word === 'weight');
+      if (open < 0 || (s.tokens[k]?.word !== 'of' && !state)) break;
       k = open;
       continue;
     }
@@ -94,6 +99,15 @@ function behindTalk(s: Sentence, start: number, from: number): number {
     const t = s.tokens[k] as Token;
     return t.kind === 'number' || OPENS_AMOUNT.has(t.word) || isMeasure(t.word);
   };
+  // "a slaw of half a cabbage": what it is made of has the amount
+  for (let k = from - 1; k > start + 1; k -= 1) {
+    const { word } = s.tokens[k] as Token;
+    if (word !== 'of' || !opens(k + 1)) continue;
+    const made = s.tokens
+      .slice(start, k)
+      .every((t) => t.kind === 'word' && !isMeasure(t.word) && t.word !== 'half');
+    if (made) return k + 1;
+  }
   for (let k = start; k < from; k += 1)
     if (opens(k)) {
       const counted = s.tokens.slice(k, from).some((t) => t.kind === 'number' || isMeasure(t.word));
@@ -133,6 +147,10 @@ function sharedAmount(source: Source, s: Sentence, c: ClauseSpan, from: number):
 }
 
 const APPROACH = new Set([',', '-', '–', '—', '(', ':', 'about', 'roughly', 'around', 'say', 'approx']);
+/** An amount that says next to nothing. */
+const FEW = new Set(['a', 'few', 'some', 'little', 'couple', 'bit', 'of', 'handful']);
+/** Kinds that are bought dry where they are soaked. */
+const SOAKED_DRY = new Set(['bean', 'whole-grain', 'refined-grain']);
 const EACH = new Set(['each', 'apiece', 'pp']);
 const HEADS = new Set(['head', 'person', 'plate', 'diner', 'eater', 'serving', 'portion', 'bowl']);
 const ASIDE = new Phrases(
@@ -175,12 +193,32 @@ const STATES = new Set([
   'apiece',
 ]);
 
+/** "three fist sized ones, maybe 600 g": how many there are, before what they weigh. */
+function behindOnes(s: Sentence, from: number): number {
+  for (let k = from; k < Math.min(s.to, from + 6); k += 1) {
+    if (s.tokens[k]?.kind === 'mark') return from;
+    if (!['one', 'ones'].includes(s.tokens[k]?.word ?? '') || k === from) continue;
+    let to = k + 1;
+    while (
+      to < s.to &&
+      (APPROACH.has(s.tokens[to]?.word ?? '') || ['maybe', 'perhaps'].includes(s.tokens[to]?.word ?? ''))
+    )
+      to += 1;
+    return s.tokens[to]?.kind === 'number' ? to : from;
+  }
+  return from;
+}
+
 /** An amount told behind its food: "brown rice, about 2 cups cooked", "rice 60 g dry each"; null where none is. */
 function amountBehind(s: Sentence, to: number): { from: number; to: number; states: string[] } | null {
   let k = to;
   const beside = ASIDE.at(s.tokens, k);
   if (beside) k = beside.end;
   while (k < s.to && APPROACH.has(s.tokens[k]?.word ?? '')) k += 1;
+  // "chutney from the jar, 1 spoon"
+  if (s.tokens[k]?.word === 'from') while (k < Math.min(s.to, to + 5) && s.tokens[k]?.kind === 'word') k += 1;
+  while (k < s.to && APPROACH.has(s.tokens[k]?.word ?? '')) k += 1;
+  k = behindOnes(s, k);
   const from = k;
   const first = s.tokens[k];
   if (first?.kind !== 'number' && !['half', 'a', 'one', 'two', 'three', 'four'].includes(first?.word ?? ''))
@@ -277,12 +315,19 @@ export function mentionOf(
     const another = s.tokens
       .slice(to + 1, k)
       .some((t, n) => t.kind === 'number' || s.named[to + 1 + n - s.from]?.kind === 'food');
-    if (!another && AMOUNT_KEEPS.test(behind)) notes = `, ${behind}`;
+    if (!another && (AMOUNT_KEEPS.test(behind) || WEIGHED.test(behind))) notes = `, ${behind}`;
   } else if (['drained', 'rinsed'].includes(s.tokens[to]?.word ?? '')) notes = `, ${s.tokens[to]?.word}`;
+  // what is soaked goes in dry
+  if (c.verb?.verb.id === 'soak' && SOAKED_DRY.has(food.kind) && !STATES.has(s.tokens[from - 1]?.word ?? ''))
+    notes += ', dried';
   let read: ReadLine | null = null;
   if (alternative === 'do' || alternative === 'optional' || alternative === 'alternative') {
     const serves = c.verb?.verb.id === 'serve' ? ', to serve' : '';
-    const each = ['each', 'apiece'].includes(s.tokens[to]?.word ?? '') ? ' each' : '';
+    const each =
+      ['each', 'apiece', 'pp'].includes(s.tokens[to]?.word ?? '') ||
+      (['a', 'per'].includes(s.tokens[to]?.word ?? '') && HEADS.has(s.tokens[to + 1]?.word ?? ''))
+        ? ' each'
+        : '';
     const line = (text: string) =>
       remembered(
         { text, start: 0, end: text.length, section: null },
@@ -317,12 +362,15 @@ export function mentionOf(
     const bare = s.tokens
       .slice(start, from)
       .every((t) => t.kind === 'word' && !isMeasure(t.word) && !OPENS_AMOUNT.has(t.word));
-    const behind = bare ? amountBehind(s, to) : null;
-    if (behind && !read.words?.foods.some((f) => f.measures.length > 0)) {
+    const few = s.tokens.slice(start, from).every((t) => FEW.has(t.word));
+    const later = bare || few ? amountBehind(s, to) : null;
+    // "a few almonds (10 g each)" are not almonds of 10 g
+    const behind = later && (bare || later.states.some((w) => EACH.has(w))) ? later : null;
+    if (behind && (few || !read.words?.foods.some((f) => f.measures.length > 0))) {
       const heads = behind.states.filter((w) => ['each', 'pp', 'apiece'].includes(w));
       const state = behind.states.filter((w) => !heads.includes(w)).join(' ');
       const again = line(
-        `${textOf(source, s, behind.from, behind.to)} ${state} ${phrase}${heads.length > 0 ? ' each' : ''}${serves}`,
+        `${textOf(source, s, behind.from, behind.to)} ${state} ${few ? textOf(source, s, from, to) : phrase}${heads.length > 0 ? ' each' : ''}${serves}`,
       );
       if (again.missing === null) read = again;
     }
@@ -349,6 +397,6 @@ export function mentionOf(
 }
 
 export const isMeasure = (word: string) =>
-  /^(?:tbsps?|tsps?|tablespoons?|teaspoons?|cups?|mugs?|ml|l|litres?|liters?|g|kg|oz|lbs?|pounds?|ounces?|grams?|kilos?|pints?|handfuls?|pinch(?:es)?|splash(?:es)?|drizzles?|dash(?:es)?|glugs?|knobs?|dollops?|squeezes?|spoons?|spoonfuls?|cans?|tins?|jars?|packets?|packs?|bags?|blocks?|cloves?|slices?|sprigs?|bunch(?:es)?|sticks?|cubes?|sachets?|cartons?|heads?|thumbs?|heaped|heaping|level|small|large|medium|big)$/.test(
+  /^(?:tbsps?|tsps?|tablespoons?|teaspoons?|cups?|mugs?|ml|l|litres?|liters?|g|kg|oz|lbs?|pounds?|ounces?|grams?|kilos?|pints?|handfuls?|fistfuls?|scoops?|slosh(?:es)?|blobs?|lumps?|bulbs?|wedges?|pinch(?:es)?|splash(?:es)?|drizzles?|dash(?:es)?|glugs?|knobs?|dollops?|squeezes?|spoons?|spoonfuls?|cans?|tins?|jars?|packets?|packs?|bags?|blocks?|cloves?|slices?|sprigs?|bunch(?:es)?|sticks?|cubes?|sachets?|cartons?|heads?|thumbs?|heaped|heaping|level|small|large|medium|big)$/.test(
     word,
   );

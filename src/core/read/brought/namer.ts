@@ -42,9 +42,8 @@ export function namerOf(larder: Larder): Namer {
     if (
       CLAIMED.has(first.normal) &&
       LITTLE.has(tokens[at - 1]?.word ?? '') &&
-      next?.kind === 'word' &&
-      !PREPOSITIONS.has(next.word) &&
-      !CONJUNCTIONS.has(next.word)
+      (tokens[at - 1]?.word !== 'less' ||
+        (next?.kind === 'word' && !PREPOSITIONS.has(next.word) && !CONJUNCTIONS.has(next.word)))
     )
       return null;
     let phrase = '';

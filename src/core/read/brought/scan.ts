@@ -105,8 +105,22 @@ export const usual = (name: string, servings: number): { grams: Range; why: stri
 export const textOf = (source: Source, s: Sentence, from: number, to: number): string =>
   source.text.slice(s.tokens[from]?.start ?? 0, s.tokens[to - 1]?.end ?? 0);
 
+const FIGURES = new Set(['fat', 'salt', 'sodium', 'sugar', 'sugars', 'carbs', 'protein', 'fibre', 'fiber']);
+
+/** "0.5 g fat a square": a figure on it, and nothing that goes in. */
+const isFigure = (s: Sentence, at: number): boolean =>
+  FIGURES.has(s.tokens[at]?.word ?? '') &&
+  ['g', 'mg', 'grams'].includes(s.tokens[at - 1]?.word ?? '') &&
+  s.tokens[at - 2]?.kind === 'number' &&
+  (s.tokens[at]?.word === 'fat' || ['per', 'each', 'a', 'in'].includes(s.tokens[at + 1]?.word ?? ''));
+
 /** Foods that a clause names; a word that is the deed itself ("oil the tin") is none. */
 export const foodsOf = (s: Sentence, c: ClauseSpan) =>
   [...new Set(s.named.slice(c.from - s.from, c.to - s.from))].flatMap((n) =>
-    n?.kind === 'food' && n.from >= c.from && !(n.from === c.verbAt && n.to === c.verbAt + 1) ? [n] : [],
+    n?.kind === 'food' &&
+    n.from >= c.from &&
+    !(n.to === n.from + 1 && isFigure(s, n.from)) &&
+    !(n.from === c.verbAt && n.to === c.verbAt + 1)
+      ? [n]
+      : [],
   );

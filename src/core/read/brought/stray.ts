@@ -42,7 +42,9 @@ const SIZES = new Set(
 );
 /** Words behind an amount that say of the food before it how it was weighed. */
 const SAYS_HOW = new Set(
-  'each apiece more dry dried cooked raw uncooked total altogether extra worth or drained'.split(' '),
+  'each apiece all told in more dry dried cooked raw uncooked total altogether extra worth or drained'.split(
+    ' ',
+  ),
 );
 /** A food named so many words before its amount: "rice on the side, about 60 g each". */
 const BEHIND = 10;
@@ -119,7 +121,10 @@ export function strayAmounts(scan: Scan, source: Source, s: Sentence, c: ClauseS
   if (c.verb && SIZES.has(c.verb.verb.id)) return;
   for (let i = c.from; i < c.to; i += 1) {
     if (!POURED.test(s.tokens[i]?.word ?? '')) continue;
-    const from = opensAt(s, c, i);
+    const counted = opensAt(s, c, i);
+    // "Cup of masoor, washed": one of them
+    const one = counted < 0 && i === s.from && s.tokens[i + 1]?.word === 'of';
+    const from = one ? i : counted;
     if (from < 0) continue;
     const before = s.tokens[from - 1]?.word ?? '';
     if (
@@ -131,7 +136,10 @@ export function strayAmounts(scan: Scan, source: Source, s: Sentence, c: ClauseS
     if (DEFINITE.has(s.tokens[of]?.word ?? '') || PRONOUNS.has(s.tokens[of]?.word ?? '')) continue;
     if ([of, of + 1, of + 2].some((k) => TOOLS.at(s.tokens, k))) continue;
     const to = nounBehind(s, c, of);
-    const words = s.tokens.slice(of, to).map((t) => t.word);
+    const words = s.tokens
+      .slice(of, to)
+      .map((t) => t.word)
+      .filter((w) => w.length > 1 && !/ly$/.test(w));
     const idle = words.every((w) => ORDINARY.has(w) || isHarmless(w) || SAYS_HOW.has(w));
     if (isTaken(s, c, from, i, !idle)) continue;
     const polarity = polarityOf(s, c, from, i + 1);
