@@ -24,13 +24,30 @@ const doubtsOf = (food: Food): AllergenDoubt[] => [
     : []),
 ];
 
+type AllergenLine = Pick<ReadLine, 'foods' | 'alternatives' | 'line' | 'missing'> &
+  Partial<Pick<ReadLine, 'words'>>;
+
+/** By what a line's words were read as: lines come anew with every text, their readings stay. */
+const known = new WeakMap<
+  ReadLine['foods'],
+  { readonly alternatives: ReadLine['alternatives']; readonly own: LineAllergens }
+>();
+
 /**
  * What a line's foods bring, whichever of its readings and alternatives is the right one. A food that is not
  * understood, or whose packet does not say, leaves a doubt; it is never read as none.
  */
-export function allergensOfLine(
-  line: Pick<ReadLine, 'foods' | 'alternatives' | 'line' | 'missing'> & Partial<Pick<ReadLine, 'words'>>,
-): LineAllergens {
+export function allergensOfLine(line: AllergenLine): LineAllergens {
+  const before = known.get(line.foods);
+  if (before?.alternatives === line.alternatives && !line.words?.none) return before.own;
+  const own = allergensNow(line);
+  // a line of which nothing was read is told by its words
+  if (line.foods.length > 0 && !line.words?.none)
+    known.set(line.foods, { alternatives: line.alternatives, own });
+  return own;
+}
+
+function allergensNow(line: AllergenLine): LineAllergens {
   if (line.words?.none && line.missing === null) return { allergens: [], allergenDoubts: [] };
   const all = [...line.foods, ...line.alternatives];
   const foods = all.flatMap((f) => (f.food ? [f.food, ...f.might] : []));

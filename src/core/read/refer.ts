@@ -25,11 +25,15 @@ export interface Cover {
   readonly title: ReadonlySet<string>;
 }
 
-const listed = new WeakMap<ReadLine, Listed>();
+/** By what a line's words were read as: lines come anew with every text, their readings stay. */
+const listed = new WeakMap<
+  ReadLine['foods'],
+  { readonly alternatives: ReadLine['alternatives']; readonly text: string; readonly own: Listed }
+>();
 
 function listedOf(line: ReadLine): Listed {
-  const known = listed.get(line);
-  if (known) return known;
+  const known = listed.get(line.foods);
+  if (known?.alternatives === line.alternatives && known.text === line.line.text) return known.own;
   const foods = [...line.foods, ...line.alternatives];
   const ids = new Set<string>();
   const kinds = new Set<string>();
@@ -45,7 +49,7 @@ function listedOf(line: ReadLine): Listed {
     if (head) heads.add(head);
   }
   const out = { ids, kinds, heads, words: setOf(line.line.text) };
-  listed.set(line, out);
+  listed.set(line.foods, { alternatives: line.alternatives, text: line.line.text, own: out });
   return out;
 }
 

@@ -8,6 +8,18 @@ const CACHE_LIMIT = 2500;
 /** Characters of a line beyond which its reading is not kept. */
 const MOST_REMEMBERED = 1000;
 
+const measureKeys = new WeakMap<ReadSettings['measures'], string>();
+/** The cook's measures as a word, made once. */
+function measuresKey(measures: ReadSettings['measures']): string {
+  let key = measureKeys.get(measures);
+  if (key === undefined)
+    measureKeys.set(
+      measures,
+      (key = `${measures.cup}|${measures.tablespoon}|${JSON.stringify(measures.hand ?? null)}`),
+    );
+  return key;
+}
+
 /** Reads a line, or gives the reading it had: lines do not depend on each other. */
 export function remembered(line: SourceLine, settings: ReadSettings, servings: number): ReadLine {
   if (correctionOf(settings, line.text) || line.text.length > MOST_REMEMBERED)
@@ -15,7 +27,7 @@ export function remembered(line: SourceLine, settings: ReadSettings, servings: n
   const larder = settings.readingsOf ?? settings.larder ?? TABLE_LARDER;
   let cache = caches.get(larder);
   if (!cache) caches.set(larder, (cache = new Map()));
-  const setting = `${servings}|${settings.measures.cup}|${settings.measures.tablespoon}|${settings.natural === true}|${JSON.stringify(settings.measures.hand ?? null)}`;
+  const setting = `${servings}|${settings.natural === true}|${measuresKey(settings.measures)}`;
   let lines = cache.get(setting);
   if (!lines) cache.set(setting, (lines = new Map()));
   const known = lines.get(line.text);
