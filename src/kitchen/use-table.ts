@@ -3,9 +3,9 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo } from 'react';
 import { auditRecipe } from '@/core/audit/audit';
 import type { RecipeAudit, Verdict } from '@/core/audit/schema';
-import { tokens } from '@/core/food/tokens';
 import { PROTOCOLS, type Protocol, type RoleId } from '@/core/protocol';
 import { conflictsOf } from '@/core/read/allergens';
+import { dislikesIn } from '@/core/read/dislikes';
 import type { ReadRecipe } from '@/core/read/types';
 import { database, type StoredDiner } from '@/data/db';
 import { listDiners, newDiner } from '@/data/diners';
@@ -44,18 +44,6 @@ export function useDiners(): readonly StoredDiner[] {
     if (stored && stored.length > 0) return stored;
     return PROTOCOLS.map((p, order) => ({ ...newDiner(p.name, p.id, order), id: p.id }));
   }, [stored]);
-}
-
-/** Which of somebody's dislikes are in a dish, by the words of its lines and the names of its foods. */
-function dislikesIn(read: ReadRecipe, dislikes: readonly string[]): string[] {
-  if (dislikes.length === 0) return [];
-  const words = read.lines.map(
-    (l) => new Set(tokens(`${l.line.text} ${l.foods.map((f) => f.food?.name ?? '').join(' ')}`)),
-  );
-  return dislikes.filter((d) => {
-    const wanted = tokens(d);
-    return wanted.length > 0 && words.some((w) => wanted.every((t) => w.has(t)));
-  });
 }
 
 /** The dish judged for everyone at the table; one audit for each protocol. */

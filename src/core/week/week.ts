@@ -1,13 +1,12 @@
 import { deciding } from '@/core/audit/deciding';
-import { dishOf, eatenG, isComplete, type CompleteDish, type Dish } from '@/core/audit/dish';
+import { isComplete, type CompleteDish, type Dish } from '@/core/audit/dish';
 import { totals } from '@/core/audit/figures';
 import { judgeLimit, worst } from '@/core/audit/limits';
-import { scaled } from '@/core/food/nutrients';
+import { madeOf, ofDay, partOf, shareOf, type Eaten } from './eaten';
 import { GROUPS, groupsOf, type Share } from './groups';
 import { KEEPS } from '@/core/portion/keeps';
 import type { Limit, Protocol } from '@/core/protocol';
-import type { Corners } from '@/core/range/bounds';
-import { add, exact, over, range, scale, type Range } from '@/core/range/range';
+import { add, exact, range, type Range } from '@/core/range/range';
 import { allergensOfLines, conflictsOf, type AllergenDoubt } from '@/core/read/allergens';
 import type { ReadLine, ReadRecipe } from '@/core/read/types';
 import type { Week, WeekPlan } from './schema';
@@ -21,57 +20,8 @@ export interface WeekReading {
   readonly protocols: ReadonlyMap<string, Protocol>;
 }
 
-/** A part of what was eaten in a day: lines and how much of each. */
-interface Eaten {
-  readonly lines: readonly ReadLine[];
-  readonly corners: readonly (Corners | null)[];
-  readonly yields: readonly Range[];
-}
-
-/** Lines times a share that is a range: each corner at each of its ends. */
-function partOf(read: ReadRecipe, share: Range): Eaten {
-  const dish = dishOf(read);
-  const ends = share.low === share.high ? [share.best] : [share.best, share.low, share.high];
-  return {
-    lines: read.lines,
-    corners: dish.lines.map((line) => line && ends.flatMap((s) => line.map((c) => scaled(c, s)))),
-    yields: dish.yields,
-  };
-}
-
-/** Grams of a whole cooking as eaten; null where a line is not understood. */
-function madeOf(read: ReadRecipe, times: number): Range | null {
-  const dish = dishOf(read);
-  return isComplete(dish) ? scale(eatenG(dish), times) : null;
-}
-
-/** A limit as a day has it: a day's amount whole, a ban on a plate a ban all day, a share over all that was eaten. */
-const ofDay = (limit: Limit, meals: number): Limit =>
-  limit.per === 'day'
-    ? { ...limit, per: 'serving' }
-    : limit.per === 'serving'
-      ? {
-          ...limit,
-          limit: limit.limit * Math.max(1, meals),
-          ...(limit.aim === undefined ? {} : { aim: limit.aim * Math.max(1, meals) }),
-        }
-      : limit;
-
 const FRIDGE_DAYS = KEEPS.fridge.high;
 const FREEZER_DAYS = KEEPS.freezer.high;
-
-/** Share of a recipe that somebody eats of a pot: so many plates of theirs, or so many grams. */
-function shareOf(
-  meal: { readonly plates?: number | undefined; readonly grams?: number | undefined },
-  plate: number,
-  read: ReadRecipe,
-): Range | null {
-  if (meal.grams !== undefined) {
-    const made = madeOf(read, 1);
-    return made && made.low > 0 ? over(exact(meal.grams), made) : null;
-  }
-  return over(exact((meal.plates ?? 1) * plate), read.servings.range);
-}
 
 /**
  * Judges a week: each diner's day as what she really eats, against the day's own limits. A meal that is not understood,

@@ -7,7 +7,7 @@ import { listBoxes } from '@/data/log';
 import type { StoredDiner, StoredRecipe, StoredWeek } from '@/data/db';
 import { newMeal, newPot } from '@/data/week';
 import { Button } from '@/ui/button';
-import { change, DAYS } from './use-week';
+import { change, DAYS } from '@/kitchen/use-week';
 
 const MEALS = ['breakfast', 'lunch', 'supper', 'snack'] as const;
 const WORDS = 'words';

@@ -3,7 +3,7 @@ import { showRange } from '@/core/format/figures';
 import type { Week } from '@/core/week/schema';
 import type { StoredWeek } from '@/data/db';
 import { Button } from '@/ui/button';
-import { change, DAYS } from './use-week';
+import { change, DAYS } from '@/kitchen/use-week';
 
 const WIDE = 300;
 const AT = (day: number) => 14 + (day * (WIDE - 28)) / (DAYS - 1);

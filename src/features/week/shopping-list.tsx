@@ -10,7 +10,7 @@ import type { StoredRecipe, StoredWeek } from '@/data/db';
 import { useKitchen } from '@/kitchen/use-kitchen';
 import { useLibrary } from '@/kitchen/use-library';
 import { useSettings } from '@/kitchen/use-settings';
-import { change } from './use-week';
+import { change } from '@/kitchen/use-week';
 
 /** What to buy for the week, by the way through the shop, with what the label must say. */
 export function ShoppingList({ week, recipes }: { week: StoredWeek; recipes: readonly StoredRecipe[] }) {

@@ -13,9 +13,10 @@ import { Glyph } from '@/ui/glyph';
 import { LimitLine } from '@/ui/limit-line';
 import { AddMeal, AddPot } from './add';
 import { FoodGroups } from './food-groups';
+import { PlanIt } from './plan-it';
 import { Pots } from './pots';
 import { ShoppingList } from './shopping-list';
-import { change, DAYS, useWeek } from './use-week';
+import { change, DAYS, useWeek } from '@/kitchen/use-week';
 
 const DAY = 24 * 60 * 60_000;
 const nameOf = (from: number, day: number): string =>
@@ -176,6 +177,13 @@ export function Week({ demo }: { demo: boolean }) {
         <div className="grid min-w-0 gap-2.5">
           {shopping && <ShoppingList week={week} recipes={recipes} />}
           <AddPot recipes={recipes} from={week.from} nameOf={nameOf} />
+          <PlanIt
+            week={week}
+            judged={judged}
+            recipes={recipes}
+            diners={diners}
+            dayName={(d) => nameOf(week.from, d).split(' ')[0] ?? ''}
+          />
           <Pots week={week} judged={judged} nameOf={nameOf} />
           <FoodGroups
             name={current.name}

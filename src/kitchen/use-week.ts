@@ -26,8 +26,8 @@ export async function change(what: (week: StoredWeek) => Partial<StoredWeek>, sa
     });
 }
 
-/** A plan as the core judges it: diners by their names, pots by their ids. */
-function planOf(week: StoredWeek, diners: readonly StoredDiner[]): WeekPlan {
+/** A week as the core judges it: diners by their names, pots by their ids. */
+export function planOf(week: StoredWeek, diners: readonly StoredDiner[]): WeekPlan {
   const names = new Map(diners.map((d) => [d.id, d.name]));
   return {
     schema: 'dulvet.week/1',
@@ -54,6 +54,24 @@ function planOf(week: StoredWeek, diners: readonly StoredDiner[]): WeekPlan {
   };
 }
 
+/** The recipes of a week's pots, by the pot. */
+export const potsOf = (
+  week: StoredWeek,
+  plain: readonly KeptRecipe[],
+): Readonly<Record<string, KeptRecipe>> =>
+  Object.fromEntries(
+    week.pots.flatMap((p): [string, KeptRecipe][] => {
+      const recipe = plain.find((r) => r.id === p.recipeId);
+      return recipe ? [[p.id, recipe]] : [];
+    }),
+  );
+
+/** Somebody's protocol by its id; the first school's while theirs is not kept any more. */
+export const protocolOf = (id: string, byId: (id: string) => Protocol | undefined): Protocol => ({
+  ...(byId(id) ?? (PROTOCOLS[0] as Protocol)),
+  id,
+});
+
 /** The week with its judgement; null while either is not known yet. */
 export function useWeek(): {
   readonly week: StoredWeek | null;
@@ -76,16 +94,8 @@ export function useWeek(): {
     if (!week || !recipes) return;
     let current = true;
     const plain = plainRecipes(recipes);
-    const pots = Object.fromEntries(
-      week.pots.flatMap((p): [string, KeptRecipe][] => {
-        const recipe = plain.find((r) => r.id === p.recipeId);
-        return recipe ? [[p.id, recipe]] : [];
-      }),
-    );
-    const protocols = [...new Set(diners.map((d) => d.protocol))].map((id): Protocol => ({
-      ...(byId(id) ?? (PROTOCOLS[0] as Protocol)),
-      id,
-    }));
+    const pots = potsOf(week, plain);
+    const protocols = [...new Set(diners.map((d) => d.protocol))].map((id) => protocolOf(id, byId));
     const known = [...plain, ...boxes];
     void askLibrary((door) => door.week(planOf(week, diners), pots, known, protocols, context)).then(
       (judged) => {
