@@ -48,6 +48,7 @@ export const diner = z
     }),
     dislikes: z.array(z.string()).default([]),
     appetite: z.number().min(0.25).max(3).default(1),
+    needKcal: z.number().min(300).max(10_000).nullable().optional(),
     medical: z.boolean().default(false),
     order: z.number(),
     // files from before two tabs were told apart have none
@@ -189,6 +190,7 @@ export const week = z
           recipeId: z.string(),
           times,
           place: z.enum(['fridge', 'freezer']),
+          cook: z.string().nullable().optional(),
         })
         .strict(),
     ),

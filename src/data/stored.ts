@@ -70,6 +70,8 @@ export interface StoredDiner {
   readonly dislikes: readonly string[];
   /** Size of their plate against the recipe's own: 1 is the same. */
   readonly appetite: number;
+  /** Energy that they need a day, in kcal, where they know it. */
+  readonly needKcal?: number | null | undefined;
   /** True where medical cautions concern them. */
   readonly medical: boolean;
   readonly order: number;
@@ -222,6 +224,8 @@ export interface StoredPot {
   readonly recipeId: string;
   readonly times: number;
   readonly place: 'fridge' | 'freezer';
+  /** The diner who cooks it; nobody is named yet where it is null. */
+  readonly cook?: string | null | undefined;
 }
 
 /** The week that is planned. There is one. */

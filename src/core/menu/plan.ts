@@ -26,7 +26,14 @@ export interface PlannedMeal extends Slot {
 
 /** Something that has to give where not all of it fits. */
 export type Collision =
-  | { readonly kind: 'limit'; readonly eater: string; readonly day: number; readonly label: string }
+  | {
+      readonly kind: 'limit';
+      readonly eater: string;
+      readonly day: number;
+      readonly label: string;
+      /** What stands there already breaks it, whatever is planned beside. */
+      readonly already: boolean;
+    }
   | { readonly kind: 'open'; readonly eater: string; readonly day: number; readonly meal: string }
   | { readonly kind: 'often'; readonly eater: string; readonly offer: string; readonly times: number }
   | { readonly kind: 'long'; readonly day: number; readonly minutes: number };
@@ -79,7 +86,17 @@ function collisionsIn(menu: Menu, slots: readonly Slot[], value: Answer['value']
     ...menu.eaters.flatMap((e, p) =>
       days.flatMap((day) =>
         (menu.rows[p] ?? []).flatMap((row, r): Collision[] =>
-          some(names.short(p, day, r)) ? [{ kind: 'limit', eater: e.name, day, label: row.limit.label }] : [],
+          some(names.short(p, day, r))
+            ? [
+                {
+                  kind: 'limit',
+                  eater: e.name,
+                  day,
+                  label: row.limit.label,
+                  already: (menu.already[p]?.[day]?.[r] ?? 0) > row.most,
+                },
+              ]
+            : [],
         ),
       ),
     ),

@@ -56,6 +56,15 @@ export const WeekSchema = z.object({
       protocol: z.string(),
       limits: z.array(LimitSchema),
       totals: NutrientsSchema,
+      /** What each meal brings to each limit, by the limit's id: an amount, or its own ratio; null where not known. */
+      parts: z.array(
+        z.object({
+          meal: z.string(),
+          what: z.string(),
+          of: z.string().nullable(),
+          by: z.record(z.string(), Range.nullable()),
+        }),
+      ),
       /** What is eaten of each food group, in its unit; at least that where a line is not understood. */
       groups: z.array(
         z.object({

@@ -47,7 +47,8 @@ export function judgeWeek(plan: WeekPlan, reading: WeekReading): Week {
       if (meals.length === 0) continue;
       const protocol = reading.protocols.get(diner.protocol);
       if (!protocol) continue;
-      const parts: Eaten[] = [];
+      const parts: (Eaten & { readonly meal: string; readonly what: string; readonly of: string | null })[] =
+        [];
       const shares: Share[] = [];
       const unresolved: string[] = [];
       const doubts: AllergenDoubt[] = [];
@@ -55,7 +56,7 @@ export function judgeWeek(plan: WeekPlan, reading: WeekReading): Week {
         if ('text' in m) {
           const read = reading.meals.get(i);
           if (read) {
-            parts.push(partOf(read, exact(1)));
+            parts.push({ ...partOf(read, exact(1)), meal: m.meal, what: m.text, of: null });
             shares.push({ lines: read.lines, share: exact(1) });
           }
           if (!read || read.lines.length === 0) unresolved.push(m.text);
@@ -68,12 +69,13 @@ export function judgeWeek(plan: WeekPlan, reading: WeekReading): Week {
           continue;
         }
         const share = shareOf(m, diner.plate, pot.read);
+        const said = { meal: m.meal, what: pot.read.recipe.title, of: m.of };
         if (share) {
-          parts.push(partOf(pot.read, share));
+          parts.push({ ...partOf(pot.read, share), ...said });
           shares.push({ lines: pot.read.lines, share });
         } else {
           unresolved.push(`${m.meal}: ${pot.read.recipe.title}`);
-          parts.push({ ...partOf(pot.read, exact(1)), corners: pot.read.lines.map(() => null) });
+          parts.push({ ...partOf(pot.read, exact(1)), corners: pot.read.lines.map(() => null), ...said });
         }
         eat(pot, m, diner.plate, share, day);
       }
@@ -103,6 +105,11 @@ export function judgeWeek(plan: WeekPlan, reading: WeekReading): Week {
           unit: (protocol.limits[k]?.unit ?? r.unit).replace('a serving', 'a day'),
         })),
         totals: totals(dish),
+        parts: parts.map(({ meal, what, of, corners, yields }) => {
+          const own: Dish = { ...dish, lines: corners, yields };
+          const by = limits.map((l) => [l.id, plainRange(judgeLimit(l, 'main', own).value)] as const);
+          return { meal, what, of, by: Object.fromEntries(by) };
+        }),
         groups: groupsOf(shares).map(({ id, amount }) => {
           const group = GROUPS.find((g) => g.id === id);
           return {
@@ -182,6 +189,8 @@ export function judgeWeek(plan: WeekPlan, reading: WeekReading): Week {
     }),
   };
 }
+
+const plainRange = (r: Range | null): Range | null => r && { low: r.low, best: r.best, high: r.high };
 
 const keepsDays = (place: 'fridge' | 'freezer'): number => (place === 'fridge' ? FRIDGE_DAYS : FREEZER_DAYS);
 

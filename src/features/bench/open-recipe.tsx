@@ -21,6 +21,7 @@ import { TableDialog } from '@/kitchen/table/table-dialog';
 import { Ledger } from './ledger';
 import { gaugesOf, ledgerOf, VERDICT_WORDS } from './model';
 import { NotKept } from './not-kept';
+import { DayRoom } from './day-room';
 import { Method } from './method';
 import { NewRecipe } from './new-recipe';
 import { BenchActions } from './bench-actions';
@@ -279,6 +280,7 @@ export function OpenRecipe({ id }: { id: string | null }) {
           onRedo={redo}
         />
         {!wholeText && audit.steps.length > 0 && <Method audit={audit} />}
+        <DayRoom recipeId={doc.id} diner={current} />
       </div>
       <aside
         className={`sheet min-w-0 self-start px-4 py-3.5 lg:sticky lg:top-3 lg:max-h-[calc(100dvh-24px)] lg:overflow-y-auto ${raised ? 'max-lg:fixed max-lg:inset-x-0 max-lg:bottom-0 max-lg:z-30 max-lg:rounded-b-none max-lg:border-x-0 max-lg:border-b-0 max-lg:max-h-[58dvh] max-lg:overflow-y-auto' : ''}`}

@@ -46,7 +46,7 @@ function says(c: Collision, dayName: (day: number) => string, titles: JudgedMenu
     case 'open':
       return `nothing fits ${c.eater}’s ${c.meal} on ${dayName(c.day)}`;
     case 'limit':
-      return `${c.eater}’s ${c.label.toLowerCase()} on ${dayName(c.day)} is missed`;
+      return `${c.eater}’s ${c.label.toLowerCase()} on ${dayName(c.day)} is missed${c.already ? ': what stands there already is over' : ''}`;
     case 'often':
       return `${c.eater} would eat ${titles[c.offer] ?? 'one dish'} ${c.times} times`;
     case 'long':

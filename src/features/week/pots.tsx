@@ -1,7 +1,7 @@
 'use client';
 import { showRange } from '@/core/format/figures';
 import type { Week } from '@/core/week/schema';
-import type { StoredWeek } from '@/data/db';
+import type { StoredDiner, StoredPot, StoredWeek } from '@/data/db';
 import { Button } from '@/ui/button';
 import { change, DAYS } from '@/kitchen/use-week';
 
@@ -68,13 +68,18 @@ function Thread({
   );
 }
 
+const set = (id: string, more: Partial<StoredPot>): void =>
+  void change((w) => ({ pots: w.pots.map((p) => (p.id === id ? { ...p, ...more } : p)) }));
+
 /** The week's pots: what they give, what is left, until when, and what does not go. */
 export function Pots({
   week,
   judged,
+  diners,
   nameOf,
 }: {
   week: StoredWeek;
+  diners: readonly StoredDiner[];
   judged: Week | null;
   nameOf: (from: number, day: number) => string;
 }) {
@@ -92,8 +97,8 @@ export function Pots({
               if (m.of === pot.id) plates.set(m.day, (plates.get(m.day) ?? 0) + m.plates);
             return (
               <li key={pot.id} className="py-2">
-                <div className="flex items-start gap-2">
-                  <div className="min-w-0 flex-1">
+                <div className="flex flex-wrap items-start gap-x-2 gap-y-1">
+                  <div className="min-w-0 basis-full">
                     <span className="font-semibold [overflow-wrap:anywhere]">
                       {own?.title ?? 'a recipe that is gone'}
                     </span>
@@ -106,14 +111,22 @@ export function Pots({
                   </div>
                   <select
                     className="field no-print py-0.5 text-[13px]"
+                    aria-label={`Who cooks ${own?.title ?? 'it'}`}
+                    value={pot.cook ?? ''}
+                    onChange={(e) => set(pot.id, { cook: e.target.value || null })}
+                  >
+                    <option value="">who cooks?</option>
+                    {diners.map((d) => (
+                      <option key={d.id} value={d.id}>
+                        {d.name}
+                      </option>
+                    ))}
+                  </select>
+                  <select
+                    className="field no-print py-0.5 text-[13px]"
                     aria-label={`Where ${own?.title ?? 'it'} is kept`}
                     value={pot.place}
-                    onChange={(e) => {
-                      const place = e.target.value as 'fridge' | 'freezer';
-                      void change((w) => ({
-                        pots: w.pots.map((p) => (p.id === pot.id ? { ...p, place } : p)),
-                      }));
-                    }}
+                    onChange={(e) => set(pot.id, { place: e.target.value as StoredPot['place'] })}
                   >
                     <option value="fridge">fridge</option>
                     <option value="freezer">freezer</option>

@@ -91,6 +91,21 @@ export function DinerCard({
             ))}
           </select>
         </label>
+        <label className="min-w-[110px]">
+          <span className="block text-[13px] font-semibold">Needs, kcal a day</span>
+          <input
+            className="field w-[110px]"
+            inputMode="numeric"
+            key={kept.needKcal ?? 'none'}
+            defaultValue={diner.needKcal ?? ''}
+            placeholder="not said"
+            onBlur={(e) => {
+              const said = Number(e.target.value.replace(/\s/g, ''));
+              const needKcal = said >= 300 && said <= 10_000 ? said : null;
+              if (needKcal !== (diner.needKcal ?? null)) save({ needKcal });
+            }}
+          />
+        </label>
         <Button look="plain" onClick={remove} aria-label={`Remove ${diner.name}`}>
           Remove
         </Button>
