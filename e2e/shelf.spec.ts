@@ -80,7 +80,7 @@ test('a bad file is refused: where, why, and nothing changed', async ({ page }) 
     'Nothing was changed',
   );
   await page.goto('/shelf');
-  await expect(page.getByRole('row')).toHaveCount(13);
+  await expect(page.getByRole('row')).toHaveCount(19);
 });
 
 test('diners: an allergy is seen at once, a protocol judged anew', async ({ page }) => {

@@ -1,5 +1,12 @@
-import { expect, test } from '@playwright/test';
+import { expect, test, type Page } from '@playwright/test';
 import { expectAccessible, openBench } from './kitchen';
+
+/** The Week of the demo kitchen. */
+async function openWeek(page: Page): Promise<void> {
+  await openBench(page);
+  await page.keyboard.press('4');
+  await expect(page.getByRole('region', { name: 'Pots' })).toContainText('plates left');
+}
 
 test('the Week judges whole days, shows pots and what spoils, and goes out as a shopping list', async ({
   page,
@@ -66,5 +73,59 @@ test('food groups stand against goals that are the cook’s own', async ({ page 
   await expect(groups).toContainText('of 1.5 cup');
   await page.reload();
   await expect(page.getByRole('region', { name: 'Food groups' })).toContainText('of 1.5 cup');
+  await expectAccessible(page);
+});
+
+test('a week is planned in the background, and taken over only when the cook says so', async ({ page }) => {
+  await openWeek(page);
+  await page.getByRole('button', { name: 'Clear the week' }).click();
+  const plan = page.getByRole('region', { name: 'Plan it for me' });
+  // three days are enough to be sure of
+  for (const day of ['Thursday', 'Friday', 'Saturday', 'Sunday'])
+    await plan.getByRole('button', { name: day }).click();
+  await plan.getByRole('button', { name: 'Plan', exact: true }).click();
+  await expect(plan).toContainText(/Every limit holds|Not everything fits/, { timeout: 60_000 });
+  await expect(page.getByRole('button', { name: /^Move / })).toHaveCount(0);
+  const good = plan.getByRole('button', { name: 'Good enough' });
+  const take = plan.getByRole('button', { name: 'Take this plan' });
+  await expect(take.or(good).first()).toBeVisible();
+  await take.click();
+  await expect(page.getByText('The plan stands in the week.')).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Move supper/ }).first()).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Pots' })).toContainText('plates left');
+  await page.getByRole('button', { name: 'Undo' }).first().click();
+  await expect(page.getByRole('button', { name: /^Move / })).toHaveCount(0);
+});
+
+test('a meal is moved to the next day by keys alone, and back by the notice', async ({ page }) => {
+  await openWeek(page);
+  const handle = page.getByRole('button', { name: /^Move supper: Lockside chickpea/ });
+  await handle.focus();
+  await page.keyboard.press('Space');
+  await expect(page.getByText(/over Tuesday/)).toBeAttached();
+  await page.keyboard.press('ArrowDown');
+  await expect(page.getByText(/over Wednesday/)).toBeAttached();
+  await page.keyboard.press('Space');
+  await expect(page.getByText(/is on Wednesday/).first()).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).first().click();
+  await expect(
+    page.getByRole('listitem').filter({ has: page.getByRole('heading', { name: /^Tuesday/ }) }),
+  ).toContainText('Lockside chickpea');
+});
+
+test('a day says why, and the shop says which product holds for whom', async ({ page }) => {
+  await openWeek(page);
+  await page
+    .getByRole('button', { name: /^Fat share.*why/ })
+    .first()
+    .click();
+  await expect(page.getByText(/At most 10 % kcal/).first()).toBeVisible();
+  await page.getByRole('button', { name: 'Shopping list' }).click();
+  const list = page.getByRole('region', { name: 'Shopping list' });
+  await list.getByRole('button', { name: 'In the shop' }).first().click();
+  await expect(list.getByRole('button', { name: 'Take it' }).first()).toBeVisible({ timeout: 30_000 });
+  await list.getByRole('button', { name: 'Take it' }).first().click();
+  await expect(page.getByText('is a packet of the Larder')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).first().click();
   await expectAccessible(page);
 });

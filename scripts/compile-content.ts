@@ -11,7 +11,7 @@ import { z } from 'zod';
 import { AdaptationSchema } from '../src/core/adapt/schema';
 import { AllergenFile } from '../src/core/allergen/schema';
 import { AuditSchema } from '../src/core/audit/schema';
-import { AisleFile, ShoppingSchema } from '../src/core/buy/schema';
+import { AisleFile, ShopFile, ShoppingSchema } from '../src/core/buy/schema';
 import { BuyingFile, Units, Vague, Words } from '../src/core/food/schema';
 import { resolveProtocol } from '../src/core/protocol/resolve';
 import { ProtocolFile } from '../src/core/protocol/schema';
@@ -183,6 +183,11 @@ for (const kind of Object.keys(kinds))
 for (const id of [...Object.keys(aisles.packages.foods), ...aisles.aisles.flatMap((a) => a.foods)])
   if (!ids.has(id)) fail('aisles.yaml', `"${id}" is no food`);
 writeAbout('aisles', aisles);
+
+const shop = yaml('shop.yaml', ShopFile);
+for (const product of shop)
+  for (const id of product.foods) if (!ids.has(id)) fail('shop.yaml', `${product.id}: "${id}" is no food`);
+write('shop', shop);
 write(
   'ledger',
   named('ledger.yaml', yaml('ledger.yaml', z.array(LedgerKey)), ids, (f) => f.map((k) => k.food)),

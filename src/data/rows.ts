@@ -208,6 +208,7 @@ export const week = z
         .strict(),
     ),
     bought: z.array(z.string()),
+    dry: z.array(z.string()).optional(),
     updatedAt: time,
   })
   .strict();

@@ -237,6 +237,8 @@ export interface StoredWeek {
   readonly meals: readonly StoredMeal[];
   /** What is bought already, by the id of its food. */
   readonly bought: readonly string[];
+  /** Tins that are bought dry, by the id of the tinned food. */
+  readonly dry?: readonly string[] | undefined;
   readonly updatedAt: number;
 }
 

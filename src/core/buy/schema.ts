@@ -21,6 +21,22 @@ export const AisleFile = z
   .strict();
 export type AisleFile = z.infer<typeof AisleFile>;
 
+/** `content/shop.yaml`: the simulated shop. */
+export const ShopFile = z.array(
+  z
+    .object({
+      id: z.string().regex(/^own-shop-[a-z0-9-]+$/),
+      name: z.string(),
+      foods: z.array(z.string()).min(1),
+      pack: z.string(),
+      price: z.number().positive(),
+      stock: z.number().int().nonnegative(),
+      label: z.string(),
+    })
+    .strict(),
+);
+export type ShopFile = z.infer<typeof ShopFile>;
+
 /** A shopping list, version 1. Fields may be added; none is renamed or dropped. */
 export const ShoppingSchema = z.object({
   schema: z.literal('dulvet.shopping/1'),

@@ -4,7 +4,7 @@ import { parseRecipe } from '@/core/recipe/parse';
 import { readRecipe } from '@/core/read/read';
 import { exact } from '@/core/range/range';
 import { ShoppingSchema } from './schema';
-import { boughtFor, shop } from './shop';
+import { boughtFor, dryOf, listCost, listRows, listText, shop } from './shop';
 
 const settings = { measures: US_MEASURES, corrections: {} };
 const dish = (source: string, lines: string, times = 1) => ({
@@ -73,4 +73,29 @@ test('a price that is known is a cost, one that is not is none', () => {
   expect(carrots?.cost?.high).toBeGreaterThanOrEqual(1);
   expect(carrots?.cost?.high).toBeLessThan(1.5);
   expect(l.items.find((i) => i.food.id === 'onion')?.cost).toBeNull();
+});
+
+test('tins may be bought dry: 500 g of drained beans are a third to a half of that', () => {
+  const dishes = [dish('a', '2 cans chickpeas, drained')];
+  const tins = shop(dishes, { measures: US_MEASURES });
+  const [tin] = tins.items;
+  const dry = shop(dishes, { measures: US_MEASURES, dry: new Set([tin?.food.id ?? '']) });
+  const [bag] = dry.items;
+  expect(bag?.food.id).toBe('chickpeas-dry');
+  expect(bag?.gramsBought.best).toBeGreaterThan((tin?.gramsBought.best ?? 0) / 3.2);
+  expect(bag?.gramsBought.best).toBeLessThan((tin?.gramsBought.best ?? 0) / 1.8);
+  expect(dryOf('banana')).toBeUndefined();
+});
+
+test('a list goes out as words and as rows, ticked or not, and says what it does not know', () => {
+  const l = list(dish('a', '300 g red lentils\n2 onions\n1 tin of brimble'));
+  const words = listText(l, new Set(['onion']));
+  expect(words).toContain('[ ] Red lentils, dry');
+  expect(words).toContain('[x] Onion');
+  expect(words).toContain('Not understood, look yourself: 1 tin of brimble');
+  expect(listRows(l).find((r) => r.food === 'Red lentils, dry')).toMatchObject({
+    'grams, most': 300,
+    cost: '',
+  });
+  expect(listCost(l)).toEqual({ cost: { low: 0, best: 0, high: 0 }, more: true });
 });

@@ -27,6 +27,8 @@ export interface ShopSettings {
   readonly prices?: Prices;
   /** Foods that are in the kitchen already, by id. */
   readonly has?: ReadonlySet<string>;
+  /** Tins that are bought dry and cooked at home, by the id of the tinned food. */
+  readonly dry?: ReadonlySet<string>;
 }
 
 interface Need {
@@ -45,8 +47,22 @@ const swelling = new Map(
   ),
 );
 
+/** The dry food of what is sold in a tin; undefined where there is none. */
+export function dryOf(id: string): Food | undefined {
+  const base = id.replace(/-canned(?:-nsa)?$/, '');
+  if (base === id) return undefined;
+  return [`${base}-dry`, base].map(foodById).find((f) => f !== undefined && (f.waterG ?? 100) < 20);
+}
+
 /** What is bought for a food: grain and beans that are cooked at home are bought dry. */
-function boughtAs(food: Food, edible: Range): { readonly food: Food; readonly edible: Range } {
+function boughtAs(
+  food: Food,
+  edible: Range,
+  inTins: boolean,
+): { readonly food: Food; readonly edible: Range } {
+  const beans = inTins ? undefined : dryOf(food.id);
+  const swells = beans && swelling.get(beans.id);
+  if (beans && swells) return { food: beans, edible: over(edible, range(...swells)) };
   const dry = food.id.endsWith('-cooked') ? foodById(food.id.replace(/-cooked$/, '')) : undefined;
   const factor = dry && swelling.get(dry.id);
   return dry && factor ? { food: dry, edible: over(edible, range(...factor)) } : { food, edible };
@@ -105,7 +121,7 @@ export function shop(dishes: readonly ShopDish[], settings: ShopSettings): Shopp
       for (const { food: f, grams } of gramsOf(line)) {
         const { food } = f;
         if (!food || FREE.has(food.kind) || food.id.startsWith('recipe-')) continue;
-        const bought = boughtAs(food, scale(grams, by));
+        const bought = boughtAs(food, scale(grams, by), !settings.dry?.has(food.id));
         const need = needs.get(bought.food.id) ?? { food: bought.food, edible: exact(0), for: [] };
         need.edible = add(need.edible, bought.edible);
         if (!need.for.some((x) => x.source === source && x.line === index))
@@ -135,4 +151,39 @@ export function shop(dishes: readonly ShopDish[], settings: ShopSettings): Shopp
       (placeOf.get(a.aisle) ?? 99) - (placeOf.get(b.aisle) ?? 99) || (a.food.name < b.food.name ? -1 : 1),
   );
   return { schema: 'dulvet.shopping/1', items, unresolved: [...new Set(unresolved)] };
+}
+
+/** A list in plain words, by the way through the shop: to be sent, printed or pasted. */
+export function listText(list: Shopping, bought: ReadonlySet<string> = new Set()): string {
+  const aisles = [...new Set(list.items.map((i) => i.aisle))];
+  const row = (i: Shopping['items'][number]): string => {
+    const [pack] = i.packages;
+    const amount = pack ? `${pack.count} × ${pack.size}` : `${Math.ceil(i.gramsBought.high)} g`;
+    const look = i.words.length > 0 ? ` (${i.words.join(', ')})` : '';
+    return `${bought.has(i.food.id) ? '[x]' : '[ ]'} ${i.food.name}, ${amount}${look}`;
+  };
+  return [
+    ...aisles.flatMap((aisle) => [aisle, ...list.items.filter((i) => i.aisle === aisle).map(row), '']),
+    ...list.unresolved.map((u) => `Not understood, look yourself: ${u}`),
+  ]
+    .join('\n')
+    .trim();
+}
+
+/** A list as rows of a table: food, grams bought, packages, what to look for, cost. */
+export const listRows = (list: Shopping): Record<string, string | number>[] =>
+  list.items.map((i) => ({
+    aisle: i.aisle,
+    food: i.food.name,
+    'grams, least': Math.round(i.gramsBought.low),
+    'grams, most': Math.round(i.gramsBought.high),
+    packages: i.packages.map((p) => `${p.count} × ${p.size}`).join(' + '),
+    'look for': i.words.join(', '),
+    cost: i.cost ? Number(i.cost.best.toFixed(2)) : '',
+  }));
+
+/** What a list costs; `more` where something on it has no price. */
+export function listCost(list: Shopping): { readonly cost: Range; readonly more: boolean } {
+  const known = list.items.flatMap((i) => (i.cost ? [i.cost] : []));
+  return { cost: known.reduce<Range>(add, exact(0)), more: known.length < list.items.length };
 }

@@ -23,10 +23,10 @@ export function DayLimits({ day, limits }: { day: Day; limits: Day['limits'] }) 
             className="rounded text-left hover:bg-pick"
             aria-expanded={l.id === asked}
             aria-controls={id}
-            aria-label={`Why ${shortLabel(l.label).toLowerCase()}?`}
             onClick={() => setAsked(l.id === asked ? null : l.id)}
           >
             <LimitLine name={shortLabel(l.label)} limit={l} />
+            <span className="sr-only">, why?</span>
           </button>
         ))}
       </div>

@@ -210,11 +210,11 @@ export function PlanIt({
               key={d}
               look={on.includes(d) ? 'solid' : 'line'}
               className="px-2 text-[13px]"
+              aria-label={dayName(d)}
               aria-pressed={on.includes(d)}
               onClick={() => setOn([...toggled(on, d)].sort())}
             >
               {dayName(d).slice(0, 2)}
-              <span className="sr-only">{dayName(d).slice(2)}</span>
             </Button>
           ))}
         </div>

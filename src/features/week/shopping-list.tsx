@@ -1,23 +1,39 @@
 'use client';
-import { useMemo } from 'react';
-import { shop, type ShopDish } from '@/core/buy/shop';
+import { unparse } from 'papaparse';
+import { useMemo, useState } from 'react';
+import { toast } from 'sonner';
+import { productsFor } from '@/core/buy/market';
+import { dryOf, listCost, listRows, listText, shop, type ShopDish } from '@/core/buy/shop';
+import { showMoney } from '@/core/cost/cost';
 import { showRange } from '@/core/format/figures';
 import { parseRecipe } from '@/core/recipe/parse';
 import { readRecipe } from '@/core/read/read';
 import { keptText } from '@/core/read/library';
 import { mealText } from '@/core/week/meal';
-import type { StoredRecipe, StoredWeek } from '@/data/db';
+import type { StoredDiner, StoredRecipe, StoredWeek } from '@/data/db';
 import { useKitchen } from '@/kitchen/use-kitchen';
 import { useLibrary } from '@/kitchen/use-library';
 import { useSettings } from '@/kitchen/use-settings';
+import { Button } from '@/ui/button';
+import { saveFile } from '@/ui/save-file';
+import { ShopShelf } from './shop-shelf';
 import { change } from '@/kitchen/use-week';
 
 /** What to buy for the week, by the way through the shop, with what the label must say. */
-export function ShoppingList({ week, recipes }: { week: StoredWeek; recipes: readonly StoredRecipe[] }) {
+export function ShoppingList({
+  week,
+  recipes,
+  diners,
+}: {
+  week: StoredWeek;
+  recipes: readonly StoredRecipe[];
+  diners: readonly StoredDiner[];
+}) {
   const { library } = useLibrary(null);
   const { measures } = useSettings();
   const { prices, byFood } = useKitchen();
-  const list = useMemo(() => {
+  const [shelf, setShelf] = useState<string | null>(null);
+  const { list, dishes } = useMemo(() => {
     const settings = library.settingsOf(keptText('', ''));
     const dishes: ShopDish[] = week.pots.flatMap((p) => {
       const recipe = recipes.find((r) => r.id === p.recipeId);
@@ -27,17 +43,65 @@ export function ShoppingList({ week, recipes }: { week: StoredWeek; recipes: rea
       if (m.of === null)
         dishes.push({ source: m.id, read: readRecipe(parseRecipe(mealText(m.text)), settings), times: 1 });
     const has = new Set([...byFood.values()].flatMap((k) => (k.has ? [k.foodId] : [])));
-    return shop(dishes, { measures, prices, has });
+    return { list: shop(dishes, { measures, prices, has, dry: new Set(week.dry) }), dishes };
   }, [week, recipes, library, measures, prices, byFood]);
   const bought = new Set(week.bought);
   const tick = (id: string) =>
     void change((w) => ({
       bought: w.bought.includes(id) ? w.bought.filter((x) => x !== id) : [...w.bought, id],
     }));
+  const source = new Map(dishes.map((d) => [d.source, d.read]));
+  /** The words by which the recipes call a food, each once; and the dishes. */
+  const saidOf = (item: (typeof list.items)[number]) => [
+    ...new Set(
+      item.for.flatMap(({ source: id, line }) => {
+        const own = source.get(id)?.lines[line]?.foods.find((f) => f.food !== null);
+        return own ? [own.phrase || own.text] : [];
+      }),
+    ),
+  ];
+  const dishesOf = (item: (typeof list.items)[number]) => [
+    ...new Set(
+      item.for.map(({ source: id }) =>
+        week.pots.some((p) => p.id === id) ? (source.get(id)?.recipe.title ?? '') : 'what is eaten in words',
+      ),
+    ),
+  ];
+  const { cost, more } = listCost(list);
+  const text = () => listText(list, bought);
+  const share = async () => {
+    if (typeof navigator.share === 'function')
+      await navigator.share({ title: 'Shopping list', text: text() }).catch(() => undefined);
+    else {
+      await navigator.clipboard.writeText(text());
+      toast('The list is copied.');
+    }
+  };
+  const asDry = (id: string) =>
+    void change((w) => ({
+      dry: w.dry?.includes(id) ? w.dry.filter((x) => x !== id) : [...(w.dry ?? []), id],
+    }));
   const aisles = [...new Set(list.items.map((i) => i.aisle))];
   return (
     <section className="sheet px-4 py-3" aria-label="Shopping list">
       <h2 className="text-[17px] font-semibold leading-tight">Shopping list</h2>
+      {list.items.length > 0 && (
+        <div className="no-print mt-1 flex flex-wrap gap-1.5">
+          <Button onClick={() => void share()}>Send or copy</Button>
+          <Button onClick={() => saveFile('shopping.txt', 'text/plain', text())}>As text</Button>
+          <Button onClick={() => saveFile('shopping.csv', 'text/csv', unparse(listRows(list)))}>
+            As a table
+          </Button>
+          <Button onClick={() => window.print()}>Print</Button>
+        </div>
+      )}
+      {list.items.length > 0 && (
+        <p className="mt-1 text-[13px] text-mute">
+          {cost.high > 0
+            ? `Costs ${showMoney(cost, '')}${more ? ' and more: not everything has a price' : ''}.`
+            : 'No prices yet: say what you pay in the Larder.'}
+        </p>
+      )}
       {list.items.length === 0 && <p className="mt-1 text-mute">Nothing is cooked or eaten this week yet.</p>}
       {aisles.map((aisle) => (
         <div key={aisle} className="mt-2">
@@ -65,14 +129,48 @@ export function ShoppingList({ week, recipes }: { week: StoredWeek; recipes: rea
                         {i.words.length > 0 && (
                           <span className="block text-[12.5px] text-mute">{i.words.join(', ')}</span>
                         )}
+                        <span className="block text-[12.5px] text-mute">for {dishesOf(i).join(', ')}</span>
                       </span>
                     </label>
+                    <span className="no-print ml-7 flex flex-wrap gap-x-2">
+                      {dryOf(i.food.id) && (
+                        <Button
+                          look="plain"
+                          className="min-h-7 px-1.5 py-0 text-[13px]"
+                          onClick={() => asDry(i.food.id)}
+                        >
+                          Dry instead: soak overnight, simmer an hour or so
+                        </Button>
+                      )}
+                      {productsFor(i.food.id).length > 0 && (
+                        <Button
+                          look="plain"
+                          className="min-h-7 px-1.5 py-0 text-[13px]"
+                          aria-expanded={shelf === i.food.id}
+                          onClick={() => setShelf(shelf === i.food.id ? null : i.food.id)}
+                        >
+                          In the shop
+                        </Button>
+                      )}
+                    </span>
+                    {shelf === i.food.id && (
+                      <ShopShelf item={i} said={saidOf(i)} week={week} recipes={recipes} diners={diners} />
+                    )}
                   </li>
                 );
               })}
           </ul>
         </div>
       ))}
+      {(week.dry?.length ?? 0) > 0 && (
+        <Button
+          look="plain"
+          className="no-print mt-1 text-[13px]"
+          onClick={() => void change(() => ({ dry: [] }))}
+        >
+          All in tins again
+        </Button>
+      )}
       {list.unresolved.length > 0 && (
         <p className="mt-2 text-[13px]">Not understood, look yourself: {list.unresolved.join('; ')}.</p>
       )}

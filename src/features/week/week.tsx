@@ -245,7 +245,7 @@ export function Week({ demo }: { demo: boolean }) {
           </ol>
         </DragDays>
         <div className="grid min-w-0 gap-2.5">
-          {shopping && <ShoppingList week={week} recipes={recipes} />}
+          {shopping && <ShoppingList week={week} recipes={recipes} diners={diners} />}
           <AddPot recipes={recipes} from={week.from} nameOf={nameOf} />
           <PlanIt
             week={week}
