@@ -1,6 +1,13 @@
 import raw from '@content/compiled/shop.json';
 import { readPacket } from '@/core/label/packet';
 import { foodById } from '@/core/food/table';
+import { US_MEASURES } from '@/core/measure/units';
+import { protocolById, type Protocol } from '@/core/protocol';
+import { parseRecipe } from '@/core/recipe/parse';
+import { readRecipe } from '@/core/read/read';
+import { judgeWeek } from '@/core/week/week';
+import { WeekPlanSchema } from '@/core/week/schema';
+import { mostSodium } from './most-sodium';
 import { packetOf, productsFor } from './market';
 import { ShopFile } from './schema';
 
@@ -27,4 +34,43 @@ test('the shop has a choice where makes decide verdicts, the cheapest first', ()
     expect([...prices].sort((a, b) => a - b)).toEqual(prices);
   }
   expect(productsFor('banana')).toEqual([]);
+});
+
+describe('the most sodium a food may hold', () => {
+  const stew = (beans: string) =>
+    readRecipe(
+      parseRecipe(
+        `Pot\nServes 4\n\nIngredients\n400 g ${beans}\n1 tsp salt\n600 g potatoes\n\nMethod\nSimmer.`,
+      ),
+      { measures: US_MEASURES, corrections: {} },
+    );
+  const plan = WeekPlanSchema.parse({
+    schema: 'dulvet.week/1',
+    days: 2,
+    diners: [
+      { name: 'Maud', protocol: 'heart-strict' },
+      { name: 'Ida', protocol: 'everyday', plate: 1.25 },
+    ],
+    cookings: [{ id: 'pot', day: 0, recipe: { text: 'x' } }],
+    meals: ['Maud', 'Ida'].map((diner) => ({ day: 0, meal: 'supper', diner, of: 'pot', plates: 1 })),
+  });
+  const judge = (read: ReturnType<typeof stew>) =>
+    judgeWeek(plan, {
+      cookings: new Map([['pot', read]]),
+      meals: new Map(),
+      protocols: new Map(['heart-strict', 'everyday'].map((id) => [id, protocolById(id) as Protocol])),
+    });
+  test('is what the rest of the tightest day leaves, over the grams that are eaten', () => {
+    const read = stew('cooked brown lentils, no salt added');
+    const most = mostSodium(judge(read), plan, new Map([['pot', read]]), 'lentils-cooked');
+    // Maud: 1500 mg less a quarter of 6.3 g salt at 387.58 mg a gram and of 600 g potatoes at about 4 mg, over 100 g
+    expect(most).toBeGreaterThan(1500 - (6.3 * 387.58) / 4 - 15);
+    expect(most).toBeLessThan(1500 - (6.3 * 387.58) / 4 + 1);
+  });
+  test('is not known where nobody eats of it or a line holds several foods', () => {
+    const read = stew('cooked brown lentils, no salt added');
+    expect(mostSodium(judge(read), plan, new Map([['pot', read]]), 'banana')).toBeNull();
+    const two = stew('cooked brown lentils and 2 tbsp tahini');
+    expect(mostSodium(judge(two), plan, new Map([['pot', two]]), 'lentils-cooked')).toBeNull();
+  });
 });

@@ -156,6 +156,22 @@ test('plates come out of pots while they keep, and out of what is left until it 
   expect(eaten.meals.map((m) => m.offer)).toEqual(['Left pot', 'Left pot']);
 });
 
+test('a week of five: no pot gives more plates than it holds, and nothing is eaten too late', () => {
+  const eaters = ['Ana', 'Bo', 'Cy', 'Di', 'Ed'].map((n, i) =>
+    eater(n, i % 2 ? 'everyday' : 'nothing-added'),
+  );
+  const w = wishes({
+    days: 7,
+    on: [0, 1, 2, 3, 4, 5, 6],
+    cookDays: [0, 2, 4, 6],
+    minutes: 200,
+    most: 7,
+  });
+  const { menu, found } = plan(eaters, [LENTILS, BARLEY, SOY], w);
+  expect(found.meals).toHaveLength(70);
+  expect(judged(menu, found).cookings.flatMap((c) => c.problems)).toEqual([]);
+});
+
 test('where nothing fits, what collides is said', () => {
   const { found } = plan([eater('Ana', 'everyday')], [LENTILS], wishes({ most: 1 }));
   expect(found.status).toBe('partly');

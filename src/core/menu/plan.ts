@@ -1,3 +1,4 @@
+import { KEEPS } from '@/core/portion/keeps';
 import { slotsOf, names, programOf, type Menu, type Slot } from './program';
 import type { Refusal } from './menu';
 
@@ -22,6 +23,8 @@ export interface PlannedPot {
 /** A plate that a plan serves. */
 export interface PlannedMeal extends Slot {
   readonly offer: string;
+  /** The day on which the pot is cooked that it comes out of; null where it was there already. */
+  readonly pot: number | null;
 }
 
 /** Something that has to give where not all of it fits. */
@@ -62,7 +65,7 @@ function readAnswer(menu: Menu, slots: readonly Slot[], value: Answer['value']) 
   const meals = slots.flatMap((slot, k): PlannedMeal[] => {
     const d = menu.offers.findIndex((_, o) => value(names.eats(k, o)) > 0.5);
     const offer = menu.offers[d];
-    return offer ? [{ ...slot, offer: offer.id }] : [];
+    return offer ? [{ ...slot, offer: offer.id, pot: null }] : [];
   });
   const pots = menu.offers.flatMap((o, d) =>
     o.left === null
@@ -72,7 +75,35 @@ function readAnswer(menu: Menu, slots: readonly Slot[], value: Answer['value']) 
         })
       : [],
   );
-  return { meals, pots };
+  return { meals: outOfPots(menu, meals, pots), pots };
+}
+
+/** Gives every plate its pot: the oldest that still keeps and holds enough, for the young ones last longer. */
+function outOfPots(
+  menu: Menu,
+  meals: readonly PlannedMeal[],
+  pots: readonly PlannedPot[],
+): readonly PlannedMeal[] {
+  const left = new Map(
+    pots.map((p) => {
+      const gives = menu.gives[menu.offers.findIndex((o) => o.id === p.offer)] ?? 0;
+      return [p, gives * p.times] as const;
+    }),
+  );
+  const pot = new Map<PlannedMeal, number>();
+  for (const meal of [...meals].sort((a, b) => a.day - b.day)) {
+    const plate = menu.eaters[meal.eater]?.plate ?? 1;
+    const own = pots
+      .filter((p) => p.offer === meal.offer && p.day <= meal.day && meal.day - p.day <= KEEPS.fridge.low)
+      .sort((a, b) => a.day - b.day);
+    const from =
+      own.find((p) => (left.get(p) ?? 0) >= plate - 1e-9) ??
+      own.reduce<PlannedPot | null>((a, b) => (a && (left.get(a) ?? 0) >= (left.get(b) ?? 0) ? a : b), null);
+    if (!from) continue;
+    left.set(from, (left.get(from) ?? 0) - plate);
+    pot.set(meal, from.day);
+  }
+  return meals.map((m) => ({ ...m, pot: pot.get(m) ?? null }));
 }
 
 /** What the nearest plan misses. */

@@ -11,12 +11,6 @@ export interface Source {
 /** The id of the pot that a plan cooks of an offer on a day. */
 export const potId = (offer: string, day: number): string => `plan:${offer}:${day}`;
 
-/** The pot of a plan that a plate comes out of: the youngest that is cooked by its day and still keeps. */
-export function potFor(plan: MenuPlan, offer: string, day: number): MenuPlan['pots'][number] | null {
-  const own = plan.pots.filter((p) => p.offer === offer && p.day <= day);
-  return own.reduce<MenuPlan['pots'][number] | null>((a, b) => (a && a.day >= b.day ? a : b), null);
-}
-
 /**
  * A week with a plan's pots and meals in it, to be judged like any other.
  *
@@ -49,8 +43,7 @@ export function weekWith(
         const from = sourceOf(m.offer);
         if (from?.pot) return [{ ...at, of: from.pot, plates: 1 }];
         if (from) return [{ ...at, text: from.text }];
-        const pot = potFor(plan, m.offer, m.day);
-        return pot ? [{ ...at, of: potId(m.offer, pot.day), plates: 1 }] : [];
+        return m.pot === null ? [] : [{ ...at, of: potId(m.offer, m.pot), plates: 1 }];
       }),
     ],
   };

@@ -60,7 +60,10 @@ export function figuresOf(
       0,
     );
     const whole = (shares as Range[]).reduce(hull);
-    share = kcal > 0 ? { low: whole.low, best, high: whole.high } : null;
+    share =
+      kcal > 0
+        ? { low: whole.low, best: Math.min(Math.max(best, whole.low), whole.high), high: whole.high }
+        : null;
   }
   return [
     ...amounts.slice(0, 1),

@@ -4,6 +4,7 @@ import { protocolById, type Protocol } from '@/core/protocol';
 import { parseRecipe } from '@/core/recipe/parse';
 import { readRecipe } from '@/core/read/read';
 import { mealText } from './meal';
+import { figuresOf, roomFor } from './figures';
 import { WeekPlanSchema, WeekSchema, type WeekPlan } from './schema';
 import { judgeWeek } from './week';
 
@@ -141,4 +142,51 @@ test.each([
       .split('\n')
       .filter((r) => r.startsWith('- ')),
   ).toHaveLength(things);
+});
+
+test('a day by hand, as docs/week.md works it', () => {
+  const pot = 'Pot\nServes 4\n\nIngredients\n300 g red lentils\n½ tsp salt\n\nMethod\nSimmer.';
+  const week = judged(
+    {
+      meals: [
+        { day: 1, meal: 'breakfast', diner: 'Maud', text: '60 g oats, an apple' },
+        { day: 1, meal: 'supper', diner: 'Maud', of: 'pot', plates: 1 },
+      ],
+    },
+    { pot },
+  );
+  const [day] = week.judged;
+  const sodium = day?.limits.find((l) => l.id === 'sodium')?.value;
+  expect(sodium?.low).toBeCloseTo(287, 0);
+  expect(sodium?.high).toBeCloseTo(317.2, 0);
+  expect(day?.parts.map((p) => [p.meal, p.what])).toEqual([
+    ['breakfast', '60 g oats, an apple'],
+    ['supper', 'Pot'],
+  ]);
+  // what each meal brings is what the day holds
+  const parts = day?.parts.map((p) => p.by.sodium?.high ?? NaN) ?? [];
+  expect(parts.reduce((a, b) => a + b, 0)).toBeCloseTo(sodium?.high ?? NaN, 6);
+  if (!day) throw new Error('no day');
+  expect(roomFor(day, 'sodium', 1, true)).toBeCloseTo(1500 - (parts[0] ?? NaN), 6);
+  expect(roomFor(day, 'sodium', 2, true)).toBeCloseTo(1182.8, 0);
+  expect(roomFor(day, 'fat-share', 1, false)).toBeNull();
+});
+
+test('the days in figures leave out what is not understood, and set energy beside the diner’s own need', () => {
+  const week = judged({
+    meals: [
+      { day: 1, meal: 'supper', diner: 'Maud', of: 'stew', plates: 1 },
+      { day: 2, meal: 'supper', diner: 'Maud', text: 'a plate of whatever there is' },
+      { day: 3, meal: 'supper', diner: 'Maud', of: 'stew', plates: 2 },
+    ],
+  });
+  const figures = figuresOf(week.judged, 2000);
+  const energy = figures.find((f) => f.id === 'energyKcal');
+  const days = [0, 2].map((i) => week.judged[i]?.totals.energyKcal?.best ?? NaN);
+  expect(energy?.perDay?.best).toBeCloseTo(((days[0] ?? 0) + (days[1] ?? 0)) / 2, 6);
+  expect(energy?.beside).toBe(2000);
+  const share = figures.find((f) => f.id === 'fatSharePercent')?.perDay;
+  expect(share?.low).toBeLessThanOrEqual(share?.best ?? -1);
+  expect(share?.high).toBeGreaterThanOrEqual(share?.best ?? 101);
+  expect(figuresOf([], null).every((f) => f.perDay === null)).toBe(true);
 });

@@ -52,6 +52,8 @@ function Rooms({ recipeId, diner }: { recipeId: string; diner: TableDiner }) {
                   const own = part.by[l.id] ?? null;
                   const room = roomFor(day, l.id, at, true);
                   const unit = l.unit.split(' ')[0];
+                  // what no plate of it brings is not asked of the day
+                  if (own && own.high <= 0) return null;
                   return (
                     <li key={l.id} className="flex flex-wrap justify-between gap-x-3">
                       <span>{shortLabel(l.label)}</span>

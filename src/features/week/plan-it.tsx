@@ -2,7 +2,7 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useRef, useState } from 'react';
 import type { Verdict } from '@/core/audit/schema';
-import { potFor, potId } from '@/core/menu/week';
+import { potId } from '@/core/menu/week';
 import type { Collision, MenuPlan } from '@/core/menu/plan';
 import type { Wishes } from '@/core/menu/program';
 import { keepsUntil } from '@/core/portion/keeps';
@@ -171,8 +171,7 @@ export function PlanIt({
       const diner = diners[m.eater]?.id;
       if (diner === undefined) return [];
       const from = leftById.get(m.offer);
-      const pot = from ? null : potFor(found, m.offer, m.day);
-      const of = from ? from.pot : pot ? (idOf.get(potId(m.offer, pot.day)) ?? null) : null;
+      const of = from ? from.pot : m.pot === null ? null : (idOf.get(potId(m.offer, m.pot)) ?? null);
       return [
         newMeal({
           day: m.day,

@@ -3,12 +3,14 @@ import { unparse } from 'papaparse';
 import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import { productsFor } from '@/core/buy/market';
+import { mostSodium } from '@/core/buy/most-sodium';
 import { dryOf, listCost, listRows, listText, shop, type ShopDish } from '@/core/buy/shop';
 import { showMoney } from '@/core/cost/cost';
-import { showRange } from '@/core/format/figures';
+import { showNumber, showRange } from '@/core/format/figures';
 import { parseRecipe } from '@/core/recipe/parse';
 import { readRecipe } from '@/core/read/read';
 import { keptText } from '@/core/read/library';
+import type { Week } from '@/core/week/schema';
 import { mealText } from '@/core/week/meal';
 import type { StoredDiner, StoredRecipe, StoredWeek } from '@/data/db';
 import { useKitchen } from '@/kitchen/use-kitchen';
@@ -17,15 +19,17 @@ import { useSettings } from '@/kitchen/use-settings';
 import { Button } from '@/ui/button';
 import { saveFile } from '@/ui/save-file';
 import { ShopShelf } from './shop-shelf';
-import { change } from '@/kitchen/use-week';
+import { change, planOf } from '@/kitchen/use-week';
 
 /** What to buy for the week, by the way through the shop, with what the label must say. */
 export function ShoppingList({
   week,
   recipes,
   diners,
+  judged,
 }: {
   week: StoredWeek;
+  judged: Week | null;
   recipes: readonly StoredRecipe[];
   diners: readonly StoredDiner[];
 }) {
@@ -67,6 +71,11 @@ export function ShoppingList({
       ),
     ),
   ];
+  /** What its label may say at most, where makes differ. */
+  const most = (item: (typeof list.items)[number]): number | null =>
+    judged && productsFor(item.food.id).length > 0
+      ? mostSodium(judged, planOf(week, diners), source, item.food.id)
+      : null;
   const { cost, more } = listCost(list);
   const text = () => listText(list, bought);
   const share = async () => {
@@ -111,6 +120,7 @@ export function ShoppingList({
               .filter((i) => i.aisle === aisle)
               .map((i) => {
                 const [pack] = i.packages;
+                const sodium = most(i);
                 return (
                   <li key={i.food.id}>
                     <label className="flex min-h-8 items-start gap-2.5 py-0.5">
@@ -128,6 +138,13 @@ export function ShoppingList({
                         {i.have && <span className="text-mute"> · in the kitchen already?</span>}
                         {i.words.length > 0 && (
                           <span className="block text-[12.5px] text-mute">{i.words.join(', ')}</span>
+                        )}
+                        {sodium !== null && (
+                          <span className="block text-[12.5px] text-mute">
+                            {sodium > 0
+                              ? `at most ${showNumber(sodium)} mg sodium in 100 g, for every day to hold`
+                              : 'no sodium is left for it on one of the days'}
+                          </span>
                         )}
                         <span className="block text-[12.5px] text-mute">for {dishesOf(i).join(', ')}</span>
                       </span>

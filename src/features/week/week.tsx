@@ -43,7 +43,7 @@ function eatenOn(
     .sort((a, b) => MEALS.indexOf(a.first.meal) - MEALS.indexOf(b.first.meal));
 }
 
-/** Who cooks what on a day. */
+/** Who cooks what on a day, and what is thawed for the next. */
 function Cooks({
   week,
   day,
@@ -56,9 +56,16 @@ function Cooks({
   potTitle: (id: string) => string;
 }) {
   const pots = week.pots.filter((p) => p.day === day);
-  if (pots.length === 0) return null;
+  const tomorrow = new Set(week.meals.flatMap((m) => (m.day === day + 1 && m.of !== null ? [m.of] : [])));
+  const thaw = week.pots.filter((p) => p.place === 'freezer' && p.day <= day && tomorrow.has(p.id));
+  if (pots.length === 0 && thaw.length === 0) return null;
   return (
     <ul className="text-[13px]">
+      {thaw.map((p) => (
+        <li key={`thaw ${p.id}`}>
+          <span className="text-mute">take out of the freezer for tomorrow:</span> {potTitle(p.id)}
+        </li>
+      ))}
       {pots.map((p) => {
         const cook = diners.find((d) => d.id === p.cook)?.name;
         return (
@@ -245,7 +252,7 @@ export function Week({ demo }: { demo: boolean }) {
           </ol>
         </DragDays>
         <div className="grid min-w-0 gap-2.5">
-          {shopping && <ShoppingList week={week} recipes={recipes} diners={diners} />}
+          {shopping && <ShoppingList week={week} judged={judged} recipes={recipes} diners={diners} />}
           <AddPot recipes={recipes} from={week.from} nameOf={nameOf} />
           <PlanIt
             week={week}
