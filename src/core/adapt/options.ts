@@ -3,7 +3,7 @@ import { tokens } from '@/core/food/tokens';
 import type { Corners } from '@/core/range/bounds';
 import { exact } from '@/core/range/range';
 import { parseRecipe } from '@/core/recipe/parse';
-import { readLine } from '@/core/read/line';
+import { remembered } from '@/core/read/remembered';
 import { methodLines, readRecipe } from '@/core/read/read';
 import type { ReadLine, ReadRecipe, ReadSettings } from '@/core/read/types';
 import { applySwap, type Swapped } from '@/core/swap/apply';
@@ -92,7 +92,7 @@ function choiceOf(
   const swapped = applySwap(read, index, swap, settings);
   if (!swapped || swapped.text === read.recipe.source) return null;
   const news = swapped.lines.map((text) =>
-    readLine({ ...line.line, text }, { ...settings, corrections: {} }, read.servings.range.best),
+    remembered({ ...line.line, text }, { ...settings, corrections: {} }, read.servings.range.best),
   );
   if (news.some((n) => !n.corners)) return null;
   // words that the old line had covered, or that the swap itself puts into the method, come to light

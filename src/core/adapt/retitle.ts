@@ -1,5 +1,5 @@
 import { isHarmless, normalWord, tokens } from '@/core/food/tokens';
-import { readLine } from '@/core/read/line';
+import { remembered } from '@/core/read/remembered';
 import type { ReadRecipe, ReadSettings } from '@/core/read/types';
 import type { Change } from './schema';
 
@@ -12,7 +12,7 @@ const NAMES_NO_DISH = new Set(
 const SMALL = new Set('and or with in on of the a an for to from by my our your style in'.split(' '));
 
 const foodWords = (line: string, settings: ReadSettings): { own: readonly string[]; name: string } => {
-  const read = readLine({ text: line, start: 0, end: line.length, section: null }, settings, 4);
+  const read = remembered({ text: line, start: 0, end: line.length, section: null }, settings, 4);
   const food = read.foods[0];
   return { own: tokens(food?.text ?? ''), name: food?.food?.name.replace(/[,(].*$/, '').toLowerCase() ?? '' };
 };
@@ -46,6 +46,15 @@ function dropWord(name: string, word: string): string {
   return name;
 }
 
+/** "low sugar one", "no-oil", "salt-free": what the name says of it is no food of it. */
+const isClaimed = (name: string, word: string): boolean => {
+  const w = word.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
+  return new RegExp(
+    `\\b(?:low|lower|no|less|reduced|free of|without)[- ]${w}\\b|\\b${w}[- ]free\\b`,
+    'i',
+  ).test(name);
+};
+
 /** True where so little of a name is left that it says nothing. */
 const saysNothing = (name: string): boolean =>
   name.split(/[^\p{L}]+/u).filter((w) => w.length > 2 && !SMALL.has(w.toLowerCase())).length < 2;
@@ -60,7 +69,14 @@ export function retitled(
   changes: readonly Change[],
   settings: ReadSettings,
 ): string {
-  const there = new Set(after.lines.flatMap((l) => (l.origin === 'ingredients' ? tokens(l.line.text) : [])));
+  // "4 bramleys" are apples still
+  const there = new Set(
+    after.lines.flatMap((l) =>
+      l.origin === 'ingredients'
+        ? tokens(`${l.line.text} ${l.foods.map((f) => f.food?.name ?? '').join(' ')}`)
+        : [],
+    ),
+  );
   // what each part of the name is: a risotto stays one, whatever its rice
   const heads = new Set(
     name.split(/\s+(?:with|in|on|and|of)\s+|\s*[&,(–-]\s+/).flatMap((part) => {
@@ -79,7 +95,8 @@ export function retitled(
         there.has(normal) ||
         isHarmless(normal) ||
         SMALL.has(word.toLowerCase()) ||
-        heads.has(word)
+        heads.has(word) ||
+        isClaimed(now, word)
       )
         continue;
       const put = standIn(change.to, settings);

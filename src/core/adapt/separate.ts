@@ -1,7 +1,7 @@
 import { escapePattern } from '@/core/escape';
 import { markerLength } from '@/core/recipe/clean';
 import { parseRecipe } from '@/core/recipe/parse';
-import { readLine } from '@/core/read/line';
+import { remembered } from '@/core/read/remembered';
 import { readRecipe } from '@/core/read/read';
 import type { ReadLine, ReadRecipe, ReadSettings } from '@/core/read/types';
 
@@ -35,7 +35,7 @@ function partsOf(line: ReadLine, settings: ReadSettings, servings: number): read
   if (pieces.length !== line.foods.length) return null;
   const texts = pieces.map((p) => `${lead} ${p}${tail}`.trim());
   const same = texts.every((text, i) => {
-    const alone = readLine({ ...line.line, text }, { ...settings, corrections: {} }, servings);
+    const alone = remembered({ ...line.line, text }, { ...settings, corrections: {} }, servings);
     const [food] = alone.foods;
     const was = line.foods[i];
     return (

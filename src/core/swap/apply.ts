@@ -56,7 +56,9 @@ export function applySwap(
     own: named.flatMap((n) => n.own ?? []),
   };
   // what comes in at the very end has a sentence of its own there
-  const late = swap.late === true && swap.adds !== undefined;
+  const worth = (line.foods[0]?.grams?.best ?? Infinity) >= (swap.addsFrom ?? 0);
+  const adds = worth ? swap.adds : undefined;
+  const late = swap.late === true && adds !== undefined;
   const word = swap.unsaid
     ? null
     : sameNoun(swap, names)
@@ -89,7 +91,7 @@ export function applySwap(
     const changed = withSentence(
       texts[i] ?? step.text,
       step.text,
-      i === gainsAt ? swap.adds : undefined,
+      i === gainsAt ? adds : undefined,
       swap.late,
     );
     if (changed !== step.text) {

@@ -1,11 +1,12 @@
 /** What rewritten words must not have unless the cook wrote so: each with what is wrong. */
 const BROKEN: readonly (readonly [RegExp, string])[] = [
-  [/\b(?:the|an?|some|your)\s+(?:the|an?|your)\b/gi, 'article before article'],
+  [/\b(?:the|an?|some|your|each|every|another)\s+(?:the|an?|your)\b/gi, 'article before article'],
   [/\bthe\s+\p{L}+\s+the\s+\p{L}+/giu, 'article behind a word of the name'],
-  [/\b(\p{L}{3,})\s+\1\b/giu, 'a word twice'],
+  [/\b(\p{L}{3,}|no|not|or|in|of)\s+\1\b/giu, 'a word twice'],
   [/\b\p{L}+\s+(?:with|in|of|over|from|into|the|and|or|an?)\s*(?:[.;!]|\n|$)/giu, 'a word left hanging'],
   [/\b\p{L}+\s+(?:with|of|the)\s*,/giu, 'a word left hanging'],
   [/\bof\s+(?:\p{L}+\s+)?the\s+\p{L}+\s+each\b/giu, 'an amount of something else'],
+  [/\b(?:no|without)\s+(?:an?|the|some)\s+(?:\p{L}+\s+)?of\b/giu, 'none of so much of it'],
   [/,\s*[,.;]|\(\s*\)/g, 'a mark without words'],
   [
     /\b(?:add|stir in|fold in|scatter|sprinkle|drizzle|top with|heat|whisk|pour in|tip in)\s*(?:[.;!]|\n|$|and\b|then\b)/gi,

@@ -3,7 +3,7 @@ import { numericQuantity } from 'numeric-quantity';
 import { foodById, type Food } from '@/core/food/table';
 import { densityOf } from '@/core/food/weigh';
 import { kitchenAmount, roundGrams, spoonable, type Manner } from '@/core/format/amount';
-import { readLine } from '@/core/read/line';
+import { remembered } from '@/core/read/remembered';
 import type { ReadLine, ReadSettings } from '@/core/read/types';
 import type { SwapRow } from './schema';
 
@@ -54,6 +54,8 @@ function inOwnWords(line: ReadLine, text: string, food: Food, settings: ReadSett
   const at = own.toLowerCase().indexOf(words);
   if (at < 0) return null;
   const [name = text] = text.split(', ');
+  // "pittas, 1 each" cannot hold "2 lettuce leaves"
+  if (/^\d/.test(name) && /\d/.test(own.slice(at + words.length))) return null;
   const can = line.words?.foods[0]?.measures[0]?.unit?.id === 'can';
   // what is cooked at home, or sold loose, does not come in the tin
   const tinned = food.kind === 'canned-bean' || food.names.some((n) => /\b(?:can|tin)(?:ned)?\b/.test(n));
@@ -85,7 +87,7 @@ function inOwnWords(line: ReadLine, text: string, food: Food, settings: ReadSett
   const plural = /s$/.test(plainName) || (counted?.quantity[1] ?? 0) <= 1;
   if (counted && !counted.unit && !counted.each && (!plural || !food.portions.piece)) return null;
   const next = `${own.slice(0, at)}${plainName}${said}${kept}`;
-  const read = readLine({ ...line.line, text: next }, settings, 4);
+  const read = remembered({ ...line.line, text: next }, settings, 4);
   return read.foods.length === 1 && read.foods[0]?.food?.id === food.id && read.corners ? next : null;
 }
 
@@ -121,7 +123,7 @@ export function inOwnAmount(line: ReadLine, ratio: number, settings: ReadSetting
   const [first, second] = [times(m[2]), m[4] ? times(m[4]) : ''];
   if (first === null || second === null) return null;
   const next = `${m[1] ?? ''}${first}${m[4] ? `${m[3] ?? '-'}${second}` : ''}${own.slice(m[0].length)}`;
-  const read = readLine({ ...line.line, text: next }, settings, 4);
+  const read = remembered({ ...line.line, text: next }, settings, 4);
   const got = read.foods[0]?.grams;
   const sameFood = read.foods[0]?.food?.id === line.foods[0]?.food?.id;
   // what is written must be what is meant, within what kitchens can measure
@@ -161,6 +163,8 @@ export function newLines(line: ReadLine, swap: SwapRow, settings: ReadSettings):
       out.push(`${text}, to taste`);
       continue;
     }
+    // so much for each who eats cannot be said of the whole pot's
+    if (line.words?.perHead) return null;
     const count = line.words?.foods[0]?.measures[0];
     if (to.by === 'piece' && count && !count.unit) {
       out.push(`${Math.max(1, Math.round(count.quantity[1] * to.ratio))} ${text}`);

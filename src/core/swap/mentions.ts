@@ -1,3 +1,4 @@
+import { tokens } from '@/core/food/tokens';
 import { scanOf } from '@/core/read/brought/brought';
 import { mentionOf } from '@/core/read/brought/mention';
 import { foodsOf } from '@/core/read/brought/scan';
@@ -12,6 +13,23 @@ export interface Place {
 }
 
 const known = new WeakMap<ReadRecipe, ReadonlyMap<ReadLine, readonly Place[]>>();
+
+/** Words that a whole part goes by as often as one of its foods: "all the sauce" is not the soy sauce. */
+const OF_A_PART = new Set(['sauce', 'paste', 'dressing', 'mix', 'filling', 'topping', 'dip', 'cream']);
+
+/** True where words name a line: they share one with it, or point at it; a word for the whole part points at no line. */
+function isNamedBy(line: ReadLine, words: readonly string[], definite: boolean): boolean {
+  const [only] = words;
+  if (words.length === 1 && OF_A_PART.has(only ?? '')) return false;
+  const own = new Set(
+    tokens(
+      [line.line.text, ...line.foods.flatMap((f) => (f.food ? [f.food.name, ...f.food.names] : []))].join(
+        ' ',
+      ),
+    ),
+  );
+  return definite || words.some((w) => own.has(w));
+}
 
 /**
  * Where the method speaks of each listed line, by the parse that the audit rests on: "the walnuts" of the walnut halves,
@@ -41,7 +59,7 @@ export function mentionsOf(
         const lines = refersTo(m.food, m.words, m.definite, scan.cover, m.stated).map((i) => listed[i]);
         const exact = lines.filter((l) => l?.foods.some((f) => f.food?.id === m.food.id));
         const line = exact.length === 1 ? exact[0] : lines.length === 1 ? lines[0] : undefined;
-        if (!line) continue;
+        if (!line || !isNamedBy(line, m.words, m.definite)) continue;
         const place = {
           step: source.step,
           start: s.tokens[named.from]?.start ?? 0,

@@ -88,7 +88,10 @@ export function namesFor(line: ReadLine, read: Pick<ReadRecipe, 'lines' | 'steps
   const pair = own.split(' ').slice(-2).join(' ');
   if (own.split(' ').length > 2 && !others.some((f) => f.text.endsWith(pair))) names.add(pair);
   // "the sauce" of a section so named is the whole of it
-  const wholePart = read.lines.some((l) => tokensOf(l.line.section ?? '').includes(noun));
+  // "all the sauce", "the rest of the sauce": the whole of it too
+  const wholePart =
+    read.lines.some((l) => tokensOf(l.line.section ?? '').includes(noun)) ||
+    new RegExp(`\\b(?:all|half|rest|most|third|quarter) (?:of )?the ${escapePattern(noun)}\\b`).test(method);
   if (
     !shared &&
     last.length > 2 &&
@@ -185,6 +188,8 @@ function placesOf(
   return found.filter(([a, b]) => !isDone(step, a, b)).sort((x, y) => y[0] - x[0]);
 }
 
+const REFUSED = /\b(?:no(?: more| extra)?|without(?: any)?|not(?: any)?)\s+$/i;
+
 /**
  * A step in which a food goes by another's words.
  *
@@ -199,6 +204,8 @@ export function renamed(
   let text = step;
   // from the last to the first, so that places stay true
   for (const [start, end] of placesOf(step, names, told)) {
+    // "no more oil": it says that none goes in, and goes on saying so
+    if (REFUSED.test(text.slice(Math.max(0, start - 20), start))) continue;
     const put = isSalting(text, start, end) ? `add ${word}` : word;
     text = replaceSpan(text, start, end, put);
   }

@@ -34,6 +34,8 @@ export const SwapRow = z
     unsaid: z.boolean().optional(),
     /** A sentence that the method gains, where the old food was used. */
     adds: z.string().optional(),
+    /** Grams from which on the sentence is worth a word. */
+    addsFrom: z.number().positive().optional(),
     /** How near each of the three stays, 0–1. */
     keeps: z
       .object({
