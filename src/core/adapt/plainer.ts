@@ -22,7 +22,11 @@ export function plainerChoices(read: ReadRecipe, index: number, settings: ReadSe
   const seen = new Set<string>();
   return PLAINER.flatMap(([suffix, name]) => {
     const text = `${line.line.text}${suffix}`;
-    const next = remembered({ ...line.line, text }, { ...settings, corrections: {} }, read.servings.range.best);
+    const next = remembered(
+      { ...line.line, text },
+      { ...settings, corrections: {} },
+      read.servings.range.best,
+    );
     const plain =
       next.corners !== null && next.foods.length === 1 && next.foods.every((f) => f.might.length === 0);
     // of several ways to say the same the first is said
@@ -66,7 +70,11 @@ export function oneOfThem(read: ReadRecipe, index: number, settings: ReadSetting
   ];
   return [...new Set(texts)].flatMap((text) => {
     if (text === own || text.length < 3) return [];
-    const next = remembered({ ...line.line, text }, { ...settings, corrections: {} }, read.servings.range.best);
+    const next = remembered(
+      { ...line.line, text },
+      { ...settings, corrections: {} },
+      read.servings.range.best,
+    );
     if (!next.corners || next.alternatives.length > 0) return [];
     return [
       {

@@ -208,12 +208,12 @@ export function PlanIt({
             <Button
               key={d}
               look={on.includes(d) ? 'solid' : 'line'}
-              className="px-2 text-[13px]"
-              aria-label={dayName(d)}
+              className="px-1.5 text-[13px]"
+              title={dayName(d)}
               aria-pressed={on.includes(d)}
               onClick={() => setOn([...toggled(on, d)].sort())}
             >
-              {dayName(d).slice(0, 2)}
+              {dayName(d).slice(0, 3)}
             </Button>
           ))}
         </div>
