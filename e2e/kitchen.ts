@@ -38,30 +38,37 @@ export async function expectAccessible(page: Page): Promise<void> {
   // a view that was just opened has its title a moment after its content
   await expect(page).toHaveTitle(/\S/);
   await page.evaluate(axe);
-  const found = await page.evaluate(async () => {
-    const run = (
-      window as unknown as {
-        axe: {
-          run: (
-            context: unknown,
-            options: unknown,
-          ) => Promise<{
-            violations: { id: string; nodes: { target: unknown; failureSummary: string }[] }[];
-          }>;
-        };
-      }
-    ).axe;
-    const { violations } = await run.run(document, {
-      runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'],
+  const look = () =>
+    page.evaluate(async () => {
+      const run = (
+        window as unknown as {
+          axe: {
+            run: (
+              context: unknown,
+              options: unknown,
+            ) => Promise<{
+              violations: { id: string; nodes: { target: unknown; failureSummary: string }[] }[];
+            }>;
+          };
+        }
+      ).axe;
+      const { violations } = await run.run(document, {
+        runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'],
+      });
+      return violations.map(
+        (v) =>
+          `${v.id}: ${v.nodes
+            .map((n) => `${String(n.target)} ${n.failureSummary}`)
+            .slice(0, 3)
+            .join(' | ')}`,
+      );
     });
-    return violations.map(
-      (v) =>
-        `${v.id}: ${v.nodes
-          .map((n) => `${String(n.target)} ${n.failureSummary}`)
-          .slice(0, 3)
-          .join(' | ')}`,
-    );
-  });
+  let found = await look();
+  // a page that went on to its recipe's own address has its title a moment later
+  if (found.some((f) => f.startsWith('document-title'))) {
+    await expect(page).toHaveTitle(/\S/);
+    found = await look();
+  }
   expect(found).toEqual([]);
 }
 
