@@ -1,3 +1,4 @@
+import { escapePattern } from '@/core/escape';
 import { isHarmless, normalWord, tokens } from '@/core/food/tokens';
 import { remembered } from '@/core/read/remembered';
 import type { ReadRecipe, ReadSettings } from '@/core/read/types';
@@ -27,7 +28,7 @@ function standIn(to: string, settings: ReadSettings): string | null {
 
 /** A name without one of its words, and without what joined it to the others. */
 function dropWord(name: string, word: string): string {
-  const w = word.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
+  const w = escapePattern(word);
   const tries: readonly (readonly [RegExp, string])[] = [
     [new RegExp(`\\b${w}\\s*(?:&|and|,|\\+)\\s+`, 'i'), ''],
     [new RegExp(`\\s*(?:,|&|and|\\+)\\s+${w}\\b`, 'i'), ''],
@@ -48,7 +49,7 @@ function dropWord(name: string, word: string): string {
 
 /** "low sugar one", "no-oil", "salt-free": what the name says of it is no food of it. */
 const isClaimed = (name: string, word: string): boolean => {
-  const w = word.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
+  const w = escapePattern(word);
   return new RegExp(
     `\\b(?:low|lower|no|less|reduced|free of|without)[- ]${w}\\b|\\b${w}[- ]free\\b`,
     'i',

@@ -1,12 +1,12 @@
 import { linearOf } from '@/core/audit/linear';
-import { isComplete, type CompleteDish, type Dish } from '@/core/audit/dish';
+import { isComplete, type CompleteDish } from '@/core/audit/dish';
 import { roleOf } from '@/core/audit/role';
 import type { Limit, Protocol, RoleId } from '@/core/protocol';
 import { exact } from '@/core/range/range';
 import { allergensOfLines, conflictsOf } from '@/core/read/allergens';
 import { dislikesIn } from '@/core/read/dislikes';
 import type { ReadLine, ReadRecipe } from '@/core/read/types';
-import { ofDay, partOf, shareOf, type Eaten } from '@/core/week/eaten';
+import { dishOfEaten, ofDay, partOf, shareOf } from '@/core/week/eaten';
 import { GROUPS, groupsOf } from '@/core/week/groups';
 
 /** Somebody who is planned for. */
@@ -61,7 +61,7 @@ export interface DayRow {
   readonly most: number;
 }
 
-/** What a plate of a dish adds to each of somebody's rows; null where they may not eat it. */
+/** What a plate of a dish adds to each of somebody's rows and food groups. */
 export interface Plate {
   readonly adds: readonly number[];
   /** Units of each food group, at least. */
@@ -71,18 +71,9 @@ export interface Plate {
 /** Why a dish is not offered to somebody. */
 export type Refusal = 'not understood' | 'allergen' | 'disliked' | 'banned';
 
-/** A day as limits see it: what is eaten, for one. */
-const dishOfEaten = (eaten: Eaten): Dish => ({
-  lines: eaten.corners,
-  yields: eaten.yields,
-  servings: exact(1),
-  potG: null,
-  ends: [],
-});
-
 /** The limits of somebody's day as rows; the constant is what the whole day may hold. */
 export function rowsOf(protocol: Protocol, meals: number): readonly DayRow[] {
-  const nothing: CompleteDish = { lines: [], yields: [], servings: exact(1), potG: null, ends: [] };
+  const nothing = dishOfEaten({ corners: [], yields: [] }) as CompleteDish;
   return protocol.limits.map((own) => {
     const limit = ofDay(own, meals);
     return { limit, most: linearOf(limit, 'main', nothing).constant };

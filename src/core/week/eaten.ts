@@ -1,4 +1,4 @@
-import { dishOf, eatenG, isComplete } from '@/core/audit/dish';
+import { dishOf, eatenG, isComplete, type Dish } from '@/core/audit/dish';
 import { scaled } from '@/core/food/nutrients';
 import type { Limit } from '@/core/protocol';
 import type { Corners } from '@/core/range/bounds';
@@ -11,6 +11,15 @@ export interface Eaten {
   readonly corners: readonly (Corners | null)[];
   readonly yields: readonly Range[];
 }
+
+/** What was eaten as limits see it: a dish for one. */
+export const dishOfEaten = ({ corners, yields }: Pick<Eaten, 'corners' | 'yields'>): Dish => ({
+  lines: corners,
+  yields,
+  servings: exact(1),
+  potG: null,
+  ends: [],
+});
 
 /** Lines times a share that is a range: each corner at each of its ends. */
 export function partOf(read: ReadRecipe, share: Range): Eaten {

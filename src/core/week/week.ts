@@ -1,8 +1,8 @@
 import { deciding } from '@/core/audit/deciding';
-import { isComplete, type CompleteDish, type Dish } from '@/core/audit/dish';
+import { isComplete, type CompleteDish } from '@/core/audit/dish';
 import { totals } from '@/core/audit/figures';
 import { judgeLimit, worst } from '@/core/audit/limits';
-import { madeOf, ofDay, partOf, shareOf, type Eaten } from './eaten';
+import { dishOfEaten, madeOf, ofDay, partOf, shareOf, type Eaten } from './eaten';
 import { GROUPS, groupsOf, type Share } from './groups';
 import { KEEPS } from '@/core/portion/keeps';
 import type { Limit, Protocol } from '@/core/protocol';
@@ -81,13 +81,10 @@ export function judgeWeek(plan: WeekPlan, reading: WeekReading): Week {
       }
       const lines = parts.flatMap((p) => p.lines);
       unresolved.push(...lines.flatMap((l) => (l.missing !== null ? [l.line.text] : [])));
-      const dish: Dish = {
-        lines: parts.flatMap((p) => p.corners),
+      const dish = dishOfEaten({
+        corners: parts.flatMap((p) => p.corners),
         yields: parts.flatMap((p) => p.yields),
-        servings: exact(1),
-        potG: null,
-        ends: [],
-      };
+      });
       const limits = protocol.limits.map((l) => ofDay(l, meals.length));
       const results = limits.map((l) => judgeLimit(l, 'main', dish));
       const allergens = allergensOfLines(lines);
@@ -105,8 +102,8 @@ export function judgeWeek(plan: WeekPlan, reading: WeekReading): Week {
           unit: (protocol.limits[k]?.unit ?? r.unit).replace('a serving', 'a day'),
         })),
         totals: totals(dish),
-        parts: parts.map(({ meal, what, of, corners, yields }) => {
-          const own: Dish = { ...dish, lines: corners, yields };
+        parts: parts.map(({ meal, what, of, ...eaten }) => {
+          const own = dishOfEaten(eaten);
           const by = limits.map((l) => [l.id, plainRange(judgeLimit(l, 'main', own).value)] as const);
           return { meal, what, of, by: Object.fromEntries(by) };
         }),
