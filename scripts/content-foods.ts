@@ -203,6 +203,14 @@ function checked(where: string, { like, ...candidate }: Unfinished): FoodRow {
   return parsed.data;
 }
 
+/** A tin without salt answers to every name of the salted one: "canned cannellini, no salt added". */
+function withoutSaltNames(food: FoodRow, byId: ReadonlyMap<string, FoodRow>): FoodRow {
+  const salted = food.id.endsWith('-canned-nsa') ? byId.get(food.id.replace(/-nsa$/, '')) : undefined;
+  if (!salted) return food;
+  const names = salted.names.map((name) => `unsalted ${name}`).filter((name) => !food.names.includes(name));
+  return { ...food, names: [...food.names, ...names] };
+}
+
 export function foods() {
   const portions = portionsFile();
   const plain = plainRows();
@@ -213,7 +221,7 @@ export function foods() {
       byId.set(row.id, row);
       plain.push(row);
     }
-  const list = inFamilies(plain).map((f) => ({
+  const list = inFamilies(plain.map((f) => withoutSaltNames(f, byId))).map((f) => ({
     ...f,
     classes: classesOf(f),
     portions: { ...portions.get(likes.get(f.id) ?? ''), ...portions.get(f.id) },

@@ -8,6 +8,7 @@ import { createRequire } from 'node:module';
 import path from 'node:path';
 import Papa from 'papaparse';
 import { TABLE_FIELDS } from '../src/core/food/nutrients';
+import { kitchens, share } from './kitchen-lines';
 import { foodById, FOODS, kindLabel, type Food } from '../src/core/food/table';
 
 const root = path.resolve(__dirname, '..');
@@ -126,6 +127,30 @@ ${TABLE_FIELDS.map((name) => `| ${name} | ${FOODS.filter((f) => f[name] !== null
 | Kind | Foods |
 | --- | --- |
 ${kinds.map((k) => `| ${kindLabel(k)} | ${FOODS.filter((f) => f.kind === k).length} |`).join('\n')}
+
+## By kitchen
+
+Lines as cooks of each kitchen write them (\`src/core/read/kitchens\`), read and held against what a careful cook makes of
+them: food and grams. Unsure is said to be not understood. \`npm run lines -- FILE\` measures any other file of lines.
+
+| Kitchen | Lines | Right | Unsure | Wrong |
+| --- | --- | --- | --- | --- |
+${kitchens()
+  .map(
+    ({ kitchen, lines }) =>
+      `| ${kitchen} | ${lines.length} | ${(['right', 'unsure', 'wrong'] as const).map((v) => `${(share(lines, v) * 100).toFixed(1)} %`).join(' | ')} |`,
+  )
+  .join('\n')}
+
+## By source
+
+| Source | Foods |
+| --- | --- |
+| measured (IFCT 2017) | ${measuredRows.length} |
+| worked out of others (water, or parts) | ${FOODS.filter((f) => !f.source.startsWith('Indian') && /worked out/i.test(f.source)).length} |
+| recalled | ${FOODS.filter((f) => !f.source.startsWith('Indian') && !/worked out/i.test(f.source)).length} |
+
+${FOODS.filter((f) => Object.keys(f.spans).length > 0).length} foods carry a lowest and a highest figure, because makes differ.
 
 ## Against the Indian Food Composition Tables 2017
 

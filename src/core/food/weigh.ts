@@ -212,6 +212,8 @@ const ALL_EATEN =
 
 const isMass = (m: Measure) => m.unit?.kind === 'mass' || m.each?.unit.kind === 'mass';
 
+const MASHED = /\b(?:mashed|pur[eé]ed|crushed to a pulp)\s/;
+
 /**
  * Grams of the edible food that a line's amount allows; null where no amount is said or it cannot be
  * weighed. A stated mass overrules a volume, a volume a count.
@@ -224,7 +226,10 @@ export function weigh(words: FoodWords, bought: Food, settings: MeasureSettings)
       READY_WEIGHT.test(words.notes) ||
       equivalent?.edible === true ||
       ALL_EATEN.test(`${words.food}, ${words.notes}`));
-  const food = ready ? { ...bought, refuse: 0 } : bought;
+  const eaten = ready ? { ...bought, refuse: 0 } : bought;
+  // "1 cup mashed banana" was mashed before it was measured
+  const mash = MASHED.test(words.food) ? eaten.portions.mashed : undefined;
+  const food = mash ? { ...eaten, portions: { ...eaten.portions, cup: mash } } : eaten;
   if (equivalent && !measures.some(isMass)) {
     const only = measures[0];
     // "3 carrots (100 g each)": the mass of each, times their number

@@ -35,8 +35,12 @@ const CITRUS = new Set(['lemon', 'lime', 'orange', 'mandarin', 'grapefruit']);
 const FRESH_BY = new Set(['sprig', 'leaf', 'bunch', 'handful', 'stalk']);
 /** Measures of a stock that is made up. */
 const MADE_UP = new Set(['ml', 'l', 'dl', 'cl', 'cup', 'pint', 'quart', 'fl oz']);
+/** A plant in a bracket beside an animal food's name. */
+const PLANT_BASE = /(?:^|,)\s*(soya?|oat|almond|coconut|cashew|tofu|pea|hemp|rice|vegan)\s*(?:,|$)/;
 const STYLE = /\b[\w-]+[- ]style\s+/;
 const JUICED = /\bjuiced\b|\bjuice only\b|\bjuice of\b|\bsqueezed\b|^\s*juice\b/;
+
+const ZEST_ONLY = /\b(?:zest|rind|peel|skin) only\b|\bonly the (?:zest|rind|peel)\b/;
 
 /** "rinsed and dried", "fried": done to it in this kitchen, and no food sold so. */
 const DONE_HERE =
@@ -77,8 +81,31 @@ function beforeTalk(phrase: string, larder: Larder): { readonly name: string; re
   return tells ? null : { name, talk: talk.join(' ') };
 }
 
+/** "cashews, soaked 4 hours", "chana dal soaked overnight": weighed as they were before. */
+const SOAKED_BEHIND =
+  /(?:^|[,\s]+)(?:pre-?)?(?:soaked|rehydrated|reconstituted|steeped)\b(?! (?:in|with) (?!(?:(?:hot|cold|warm|boiling|the|fresh|plenty of) )*water\b))[^,]*/;
+
+/** What is soaked once it is measured is measured dry: a soaked food's figures are for its weight wet. */
+function unsoaked(words: FoodWords, larder: Larder): FoodWords {
+  const behind = SOAKED_BEHIND.exec(words.food);
+  const inName = behind !== null && behind.index > 0;
+  const food = inName ? words.food.slice(0, behind.index).trim() : words.food;
+  const notes = words.notes.replace(SOAKED_BEHIND, ' ');
+  if (!inName && notes === words.notes) return words;
+  const plain = larder.finder.find(food, notes, 1)[0];
+  const dry = larder.finder.find(food, `${notes}, dried`, 1)[0];
+  const isDry =
+    dry && dry.confidence >= 0.9 && (dry.food.waterG ?? 100) < 25 && dry.food.kind === plain?.food.kind;
+  return { ...words, food, notes: isDry ? `${notes}, dried` : notes };
+}
+
 /** The food a phrase names, helped by its container and what is done with it. */
-export function find(said: FoodWords, larder: Larder): Found {
+export function find(line: FoodWords, larder: Larder): Found {
+  // "soaked and cooked chickpeas" are cooked
+  const said = unsoaked(
+    { ...line, food: line.food.replace(/^soaked(?:,? and|,) (?=(?:cooked|boiled)\b)/, '') },
+    larder,
+  );
   const here = said.notes.replace(DONE_HERE, '');
   const fried = here !== said.notes && !/dried/.test(said.notes);
   // "dry beans, cooked": what they were when they were measured
@@ -134,7 +161,12 @@ export function find(said: FoodWords, larder: Larder): Found {
   // what the notes already led to is not turned again: "tomatoes, canned, no salt added"
   const ledTo = new Set(tokens(best?.as ?? ''));
   if (after && /^[a-z ]{2,24}$/.test(after) && !tokens(after).every((t) => ledTo.has(t))) {
-    const turned = larder.finder.ofName(tokens(`${after} ${words.food}`));
+    const named = larder.finder.ofName(tokens(`${after} ${words.food}`));
+    // "peanuts, dry roasted, unsalted": of what is called so, the one that all of the words allow
+    const turned =
+      named && statesAgainst(named, words.notes)
+        ? findFood(`${after} ${words.food}`, words.notes).find((c) => c.confidence >= 0.9)?.food
+        : named;
     // "tagliatelle, wholewheat": what grain it is of
     const whole = WHOLE.test(after) ? findFood(`${after} ${words.food}`, words.notes)[0] : undefined;
     if (whole && whole.confidence >= 0.9 && whole.food !== best?.food) {
@@ -197,6 +229,8 @@ export function find(said: FoodWords, larder: Larder): Found {
     const juice = findFood(`${words.food} juice`, '');
     take(juice);
   }
+  if (best && CITRUS.has(best.food.id) && ZEST_ONLY.test(words.notes))
+    take(findFood(`${words.food} zest`, ''));
   if (best && best.confidence >= SURE && words.measures.length > 0 && !weigh(words, best.food, US_MEASURES)) {
     // "2 peppers": of two foods of one name, the one that comes by the piece
     const called = wordsKey(best.as);
@@ -228,6 +262,14 @@ export function find(said: FoodWords, larder: Larder): Found {
       best = { food: plant, confidence: animal.confidence, as: plant.name };
       candidates = [best, ...candidates];
     }
+  }
+  // "labneh (soy)": what its base is, in a word beside it
+  const base = PLANT_BASE.exec(words.notes)?.[1];
+  if (best?.food.kindClass === 'animal' && base) take(findFood(`${base} ${best.as}`, ''));
+  if (best?.food.kindClass === 'animal' && base) {
+    const plant = larder.foodById(COUNTERPARTS[best.food.id] ?? '');
+    if (plant)
+      candidates = [(best = { food: plant, confidence: best.confidence, as: plant.name }), ...candidates];
   }
   if (!best) return { ...NOTHING, phrase };
   return {

@@ -144,7 +144,7 @@ describe('other foods are not mixed up', () => {
     ['1 tsp celery salt', 'celery-salt'],
     ['1 tsp garlic powder', 'garlic-powder'],
     ['oil, olive, 1 tbsp', 'olive-oil'],
-    ['1 butter lettuce', 'salad-leaves'],
+    ['1 butter lettuce', 'butterhead'],
     ['200 g butter beans, drained', 'butter-beans-canned'],
     ['1 butternut squash', 'butternut'],
   ])('%s is %s', (text, id) => {

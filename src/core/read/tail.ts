@@ -7,10 +7,10 @@ import { find, fromCan, NOTHING, type Found } from './food-of';
 
 /** What is done to a food on its own line with another food. */
 const DONE =
-  '(?:pan-?|stir-?|dry-?|shallow-?|deep-?)?(?:fried|sauté?ed|sauteed|roasted|toasted|tossed|softened|wilted|braised|marinated|browned|coated|dressed|rolled|dipped|cooked|massaged|brushed|rubbed|glazed|stuffed|filled|spread|topped|mixed|whisked|blended|mashed|crushed|thinned|loosened|let down|sweetened|seasoned|sprinkled|drizzled|sprayed|moistened|caramelised|caramelized|charred|griddled|grilled|baked|crisped|simmered|poached|soaked|served|finished|creamed|bound|sweated|[a-z]{3,}(?<!\\b(?:dri|cann|tinn|jarr|pack|preserv|bottl|pickl|cur|sold|load|want|need|dress|season|flavour|flavor|enrich|fortifi|sweeten|serv))ed)';
+  '(?:pan-?|stir-?|dry-?|shallow-?|deep-?)?(?:fried|sauté?ed|sauteed|roasted|toasted|tossed|softened|wilted|braised|marinated|browned|coated|dressed|rolled|dipped|cooked|massaged|brushed|rubbed|glazed|stuffed|filled|spread|topped|mixed|whisked|blended|mashed|crushed|thinned|loosened|let down|sweetened|seasoned|sprinkled|drizzled|sprayed|moistened|caramelised|caramelized|ground|beaten|ground up|worked|charred|griddled|grilled|baked|crisped|simmered|poached|soaked|served|finished|creamed|bound|sweated|[a-z]{3,}(?<!\\b(?:dri|cann|tinn|jarr|pack|preserv|bottl|pickl|cur|sold|load|want|need|dress|season|flavour|flavor|enrich|fortifi|sweeten|serv))ed)';
 
 const WITH = new RegExp(
-  `\\b${DONE}(?:\\s+\\w+ly)?(?:\\s+(?:to|into) an? [a-z]+)?\\s+(?:in|with)\\s+([^,;()]+)`,
+  `\\b${DONE}(?:\\s+(?:\\w+ly|overnight|first|together|well))?(?:\\s+(?:to|into) an? [a-z]+)?\\s+(?:in|with)\\s+([^,;()]+)`,
   'gi',
 );
 const PLUS = /(?:^|[,(+;]\s*|\s)(?:plus|,\s*and|and also)\s+([^,;()]+)/gi;
@@ -52,6 +52,8 @@ const AMOUNT = new RegExp(
 /** Words behind an amount that speak of the line's own food. */
 const OF_ITSELF =
   /^(?:it|them|which|these|those|of (?:it|them|which|the|these|those)\b|(?:drained|peeled|total|weight|net|each|cooked|uncooked|raw|dry|dried|prepared|trimmed|in all|altogether|or|and|before|after|unpeeled|reserved|set aside|kept|left|for|to|in|at|if|when|once|plus|wide|long|thick|packs?|packets?|tins?|cans?|jars?|bags?|size|cubes?|pieces?|chunks?|slices?|florets?|per|more|extra|also|approx|roughly|about|then|with|from|apiece|a piece|ready|shelled|stoned|pitted|edible|bunch|portions?|soaked|rinsed|finely|roughly|chopped|sliced|diced|grated|minced|juice only|worth|max|minimum|is|was|goes|will)\b)/i;
+/** "plus 2 tbsp of its juice": the liquid of the line's own food. */
+const ITS_LIQUID = /\s+(?:of )?(?:its|their|the) (?:own )?(juice|brine|liquid|liquor|syrup|oil|water)\b/i;
 /** "plus 2 tbsp for dusting": more of the line's own food. */
 const MORE_OF_IT = /^((?:\d+[\d./½⅓⅔¼¾⅛ -]*|[½⅓⅔¼¾⅛]|an?)\s*[a-z]+\.?)\s*(?:(?:more|extra|for|to)\b.*)?$/i;
 
@@ -63,8 +65,9 @@ export interface TailFood {
 }
 
 /** What an amount of its own names; a food that is not known is not passed over. */
-function amountIn(phrase: string, larder: Larder): TailFood[] {
-  const line = readLineWords(phrase.replace(ENDS, '').trim());
+function amountIn(phrase: string, larder: Larder, of = ''): TailFood[] {
+  const plain = phrase.replace(ENDS, '').trim();
+  const line = readLineWords(of ? plain.replace(ITS_LIQUID, ` ${of.split(' ').at(-1)} $1`) : plain);
   const [words] = line.foods;
   if (line.none || !words?.food || words.measures.length === 0) return [];
   if (OF_ITSELF.test(words.food) || ELSEWHERE.test(words.food)) return [];
@@ -141,7 +144,7 @@ export function tailFoods(text: string, own: readonly FoodWords[], larder: Larde
   const add = (phrase: string, index: number) => {
     if (negated(lower, from + index, from + index + phrase.length)) return;
     // what is measured is understood or said not to be
-    put(COUNTED.test(phrase) ? amountIn(phrase, larder) : foodsIn(phrase, larder));
+    put(COUNTED.test(phrase) ? amountIn(phrase, larder, first) : foodsIn(phrase, larder));
   };
   for (const pattern of [WITH, PLUS, AND])
     for (const m of tail.matchAll(pattern)) add(m[1] ?? '', m.index + m[0].length - (m[1] ?? '').length);
@@ -157,7 +160,7 @@ export function tailFoods(text: string, own: readonly FoodWords[], larder: Larde
     );
   }
   for (const m of lower.slice(Math.max(0, from - 1)).matchAll(AMOUNT))
-    for (const food of amountIn(m[1] ?? '', larder))
+    for (const food of amountIn(m[1] ?? '', larder, first))
       if (!out.some((o) => o.words.food === food.words.food)) out.push(food);
   const more = MORE_OF_IT.exec(/\bplus\s+([^,;()]+)/i.exec(tail)?.[1] ?? '')?.[1];
   if (more && first) out.push(...amountIn(`${more} ${first}`, larder));

@@ -13,6 +13,9 @@ const OWN_TAIL =
 /** "oil to fry, you lose maybe 6 tbsp of it": what is eaten of it. */
 const LOST =
   /\s*[-–—,;(]\s*(?:you|it|they|we) (?:lose|loses|absorb|absorbs|soak up|soaks up|drink|drinks|take up|takes up)\s+(?:about |maybe |around |roughly )?([^(),;]+?)(?: of it)?\s*\)?\s*$/;
+/** "1 avocado, half of it", "1 cabbage (only half)": a share of the line. */
+const SHARE_OF_IT =
+  /[,;(]\s*(?:only |just |about |i use )*((?:a )?half|a third|a quarter|two thirds|three quarters)(?: of (?:it|them|the (?:tin|can|jar|amount|packet)))?(?: only)?\s*\)?\s*$/;
 /** "(no!)", "(nope)": not here, whatever stands before it. */
 const NO_BRACKET = /\(\s*(?:no+|nope|never|not (?:for us|any ?more|now|here)|skip(?:ped)?)\s*[!.]*\s*\)/;
 /** "if you have one (I don't)": the cook takes none of it. */
@@ -76,6 +79,7 @@ export const ASIDES: readonly RegExp[] = [
   OWN_WAY,
   OWN_TAIL,
   LOST,
+  SHARE_OF_IT,
   ANY_KIND,
   NOT_MINE,
 ];
@@ -86,7 +90,10 @@ export function asidesOf(text: string): {
   readonly none: boolean;
   readonly own: OwnWay | null;
 } {
-  const way = (OWN_WAY.exec(text) ?? OWN_TAIL.exec(text) ?? LOST.exec(text))?.[1]?.trim();
+  const way = (OWN_WAY.exec(text) ??
+    OWN_TAIL.exec(text) ??
+    LOST.exec(text) ??
+    SHARE_OF_IT.exec(text))?.[1]?.trim();
   return {
     optional: [IF_TAIL, OR_NOT, NO_BRACKET, LEAVE_TAIL].some((pattern) => pattern.test(text)),
     none: NOT_MINE.test(text),

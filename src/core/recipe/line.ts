@@ -114,6 +114,17 @@ function turnJuice(text: string): { text: string; zest: boolean } {
   };
 }
 
+/** A form that names no food: of the one before. */
+const FORM_ALONE = /^(?:fresh|dried|frozen|canned|tinned|ground|powdered|bottled|jarred)$/;
+const FORM_BEFORE =
+  /^\s*(?:\d\S*\s+)?(?:fresh|dried|frozen|canned|tinned|ground|powdered|bottled|jarred|freshly grated)\s+/;
+/** "cut into chips", "sliced in half moons": a shape, behind the name. */
+const INTO_SHAPE =
+  /\s+(?:(?:cut|sliced|chopped|broken|torn|snapped|divided|separated|diced|shredded|formed|rolled|mashed|blended|processed)(?: up| thinly| finely)? into|(?:cut|sliced|broken|torn) in)\s[^()]*$/;
+/** "1 onion, large, diced": its size behind the name. */
+const SIZE_BEHIND =
+  /^(\s*(?:\d[\d/½ ]*|an?|one|two|three|four|half an?)\s+)([a-zà-ÿ -]+?),\s*((?:very |extra )?(?:large|small|medium|big|tiny))(?=\s*(?:,|$|and\b|[(]))/;
+
 /** Splits words of food from what is done to it, at the first comma or dash outside brackets. */
 function splitPreparation(text: string): { food: string; rest: string } {
   let depth = 0;
@@ -229,6 +240,12 @@ export function readLineWords(line: string): LineWords {
     text = juice.text;
     written = juice.text;
   }
+  const sized = SIZE_BEHIND.exec(text);
+  if (sized) {
+    const [whole, count = '', name = '', size = ''] = sized;
+    text = `${count}${size} ${name}${text.slice(whole.length)}`;
+    written = text;
+  }
   const reader = new Reader(text, written);
   reader.skip(/\s*(?:of\s+)?/y);
   const measured = readMeasures(reader);
@@ -246,6 +263,12 @@ export function readLineWords(line: string): LineWords {
   }
   let equivalent = measured.equivalent;
   // brackets: a second statement of the amount, or a note
+  // "potatoes cut into chips": what they become is no food of its own
+  const shaped = INTO_SHAPE.exec(food);
+  if (shaped) {
+    prep = `${food.slice(shaped.index).trim()}, ${prep}`;
+    food = food.slice(0, shaped.index);
+  }
   const notes: string[] = container ? [prep, `from a ${container}`] : [prep];
   for (const [liquid] of food.matchAll(OWN_LIQUID)) notes.push(liquid.trim());
   let behindLast = false;
@@ -327,9 +350,13 @@ export function readLineWords(line: string): LineWords {
     const alt = other.replace(/\s+(?:for|to) (?:the )?[a-zé]+$/, '');
     const r = new Reader(alt, alt);
     const own = readMeasures(r);
+    const named = alt.slice(r.at).trim();
     return {
       text: alt,
-      food: alt.slice(r.at).trim(),
+      // "1 tsp ground turmeric or 3 cm fresh": fresh turmeric
+      food: FORM_ALONE.test(named)
+        ? `${named} ${(orSplit.first[0] ?? '').replace(FORM_BEFORE, '').trim()}`
+        : named,
       notes: '',
       measures: own.measures.length && own.measures.some((m) => m.stated || m.unit) ? own.measures : measures,
       equivalent: own.measures.length ? own.equivalent : equivalent,
