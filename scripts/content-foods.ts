@@ -211,6 +211,25 @@ function withoutSaltNames(food: FoodRow, byId: ReadonlyMap<string, FoodRow>): Fo
   return { ...food, names: [...food.names, ...names] };
 }
 
+/** Words that say no kind of bean by themselves: "black", "string", "baked"; or name something else. */
+const NOT_ALONE =
+  /^(?:black|white|red|green|brown|yellow|pink|mixed|baked|refried|broad|butter|split|field|garden|string|runner|french|wax|snap|kidney|pigeon|cranberry|soya?|jelly|coffee|cocoa|vanilla|chill?i|snow|sugar|petit|sweet|mushy|garden|turtle|long|jack|sea|horse|moth|winged|cluster|cooked|dried|dry|canned|tinned|small|big|large|giant|cow|bean|pea|roman|runner|northern|purple|italian|spanish|cuban|mexican|home|fresh|frozen|sprouted|soaked|fermented|salted|unsalted|or|and|in|no|added|low|sodium|salt|marrowfat|flat)$/;
+
+/** "cooked adzuki beans" are "cooked adzuki" too, where the word says which bean. */
+function withoutNoun(food: FoodRow): FoodRow {
+  if (food.kind !== 'bean' && food.kind !== 'canned-bean') return food;
+  const short = food.names.flatMap((name) => {
+    const words = name.split(' ');
+    const at = words.findIndex((w, i) => i > 0 && (w === 'beans' || w === 'bean'));
+    const before = words[at - 1];
+    // a short word may be anything: "mat", "moth"
+    if (at < 1 || before === undefined || NOT_ALONE.test(before)) return [];
+    if (before.length < 5 && !/^(?:mung|lima|navy)$/.test(before)) return [];
+    return [words.filter((_, i) => i !== at).join(' ')];
+  });
+  return { ...food, names: [...food.names, ...short.filter((n) => !food.names.includes(n))] };
+}
+
 export function foods() {
   const portions = portionsFile();
   const plain = plainRows();
@@ -221,7 +240,7 @@ export function foods() {
       byId.set(row.id, row);
       plain.push(row);
     }
-  const list = inFamilies(plain.map((f) => withoutSaltNames(f, byId))).map((f) => ({
+  const list = inFamilies(plain.map((f) => withoutNoun(withoutSaltNames(f, byId)))).map((f) => ({
     ...f,
     classes: classesOf(f),
     portions: { ...portions.get(likes.get(f.id) ?? ''), ...portions.get(f.id) },

@@ -60,11 +60,15 @@ export function normalWord(word: string): string {
 
 const ACCENTS = /[\u0300-\u036f]/g;
 
+const FREE_OF = /\b[a-z]+-free\b/g;
+
 /** Words of a phrase in one spelling, several-word terms as one ("no salt added" → unsalted). */
 export const tokens = remember((phrase: string): readonly string[] => {
   let text = phrase.toLowerCase();
   if (/[^\x20-\x7e]/.test(text)) text = text.normalize('NFD').replace(ACCENTS, '').replace(/[’‘]/g, "'");
   text = text.replace(phrasePattern, (m) => words.phrases[m] ?? m);
+  // "anchovy-free": what is not in it says nothing of what it is
+  text = text.replace(FREE_OF, ' ');
   const out: string[] = [];
   for (const raw of text.split(/[^a-z0-9%']+/)) {
     const word = raw.replace(/^'+|'s?$|'+$/g, '');

@@ -37,6 +37,8 @@ const FRESH_BY = new Set(['sprig', 'leaf', 'bunch', 'handful', 'stalk']);
 const MADE_UP = new Set(['ml', 'l', 'dl', 'cl', 'cup', 'pint', 'quart', 'fl oz']);
 /** A plant in a bracket beside an animal food's name. */
 const PLANT_BASE = /(?:^|,)\s*(soya?|oat|almond|coconut|cashew|tofu|pea|hemp|rice|vegan)\s*(?:,|$)/;
+/** A plant before an animal food's name: "soy cottage cheese". */
+const PLANT_BEFORE = /^(?:[a-z-]+ )?(soya?|oat|almond|coconut|cashew|tofu|hemp|pea)\s+[a-z]/;
 const STYLE = /\b[\w-]+[- ]style\s+/;
 const JUICED = /\bjuiced\b|\bjuice only\b|\bjuice of\b|\bsqueezed\b|^\s*juice\b/;
 
@@ -264,7 +266,7 @@ export function find(line: FoodWords, larder: Larder): Found {
     }
   }
   // "labneh (soy)": what its base is, in a word beside it
-  const base = PLANT_BASE.exec(words.notes)?.[1];
+  const base = PLANT_BASE.exec(words.notes)?.[1] ?? PLANT_BEFORE.exec(words.food)?.[1];
   if (best?.food.kindClass === 'animal' && base) take(findFood(`${base} ${best.as}`, ''));
   if (best?.food.kindClass === 'animal' && base) {
     const plant = larder.foodById(COUNTERPARTS[best.food.id] ?? '');

@@ -13,6 +13,9 @@ const WITH = new RegExp(
   `\\b${DONE}(?:\\s+(?:\\w+ly|overnight|first|together|well))?(?:\\s+(?:to|into) an? [a-z]+)?\\s+(?:in|with)\\s+([^,;()]+)`,
   'gi',
 );
+/** "black beans with a bit of broth": more than the name. */
+const WITH_SOME =
+  /\swith\s+((?:an? (?:good |small |little |tiny )?(?:bit|little|splash|dash|drizzle|few|touch|spoonful|squeeze|knob|handful|pinch|dollop|sprinkle|sprinkling|ladle|ladleful)\b(?: of)?|some|\d|half an?)\s?[^,;()]*)/gi;
 const PLUS = /(?:^|[,(+;]\s*|\s)(?:plus|,\s*and|and also)\s+([^,;()]+)/gi;
 const SALTED_WATER =
   /(?:\b(?:boiled|cooked|blanched|simmered) )?\bin (?:well |lightly |plenty of |a pot of |boiling )*salted (?:boiling )?water/i;
@@ -26,6 +29,8 @@ const FOOD_OF: Readonly<Record<string, string>> = {
 /** Words that end what a phrase names: a time, a further step, a purpose. */
 const ENDS =
   /\s+(?:until|till|for (?:\d|a |an |the |about )|then|before|after|while|over|on|at|so that|if|when|overnight|instead|to (?:coat|dust|thicken|bind|finish|serve|taste|garnish|loosen|top|sprinkle|drizzle|spread|dip))\b.*$/i;
+/** "1 lime, zest and juice": of the line's own fruit. */
+const OWN_PART = /^(?:the )?(?:juice|zest|rind|peel)$/i;
 /** Another line's food, spoken of again. */
 const ELSEWHERE =
   /^(?:the|that|this|these|those|its|their|any|remaining|reserved|rest|same|half the|some of the|more|extra)\b/i;
@@ -102,7 +107,7 @@ const boughtSalted = (words: FoodWords, larder: Larder): boolean =>
 /** A food's words without what is done to it with another food: "pasta", not "pasta, cooked in salted water". */
 export function withoutTail(words: FoodWords, larder: Larder): FoodWords {
   const strip = (text: string) =>
-    [WITH, PLUS, SALTED_WATER, BUTTERED]
+    [WITH, WITH_SOME, PLUS, SALTED_WATER, BUTTERED]
       .reduce((t, pattern) => t.replace(pattern, ' '), text)
       .replace(/\s+(?:and|then)\s*$/, '')
       .trim();
@@ -144,12 +149,15 @@ export function tailFoods(text: string, own: readonly FoodWords[], larder: Larde
   const add = (phrase: string, index: number) => {
     if (negated(lower, from + index, from + index + phrase.length)) return;
     // what is measured is understood or said not to be
-    put(COUNTED.test(phrase) ? amountIn(phrase, larder, first) : foodsIn(phrase, larder));
+    if (OWN_PART.test(phrase.trim()))
+      put(foodsIn(`${first.split(' ').at(-1) ?? ''} ${phrase.trim()}`, larder));
+    else put(COUNTED.test(phrase) ? amountIn(phrase, larder, first) : foodsIn(phrase, larder));
   };
-  for (const pattern of [WITH, PLUS, AND])
+  for (const pattern of [WITH, WITH_SOME, PLUS, AND])
     for (const m of tail.matchAll(pattern)) add(m[1] ?? '', m.index + m[0].length - (m[1] ?? '').length);
   for (const m of tail.matchAll(ALONE)) {
     const phrase = m[1] ?? '';
+    if (/^or\b/i.test(phrase)) continue;
     // "oil, olive" is one name turned round
     if (larder.finder.ofName(tokens(`${phrase} ${first}`))) continue;
     if (negated(lower, from + m.index, from + m.index + m[0].length)) continue;

@@ -72,6 +72,8 @@ const FROM_CONTAINER = /\b(?:from|out of) (?:an?|the) (can|tin|jar|packet|carton
 /** A weight behind a comma: "1 cauliflower, 800 g", "3 carrots, 100 g each". */
 const WEIGHS =
   /^\s*((?:about |roughly |approx\.? )?\d[\d.,]*\s*(?:g|kg|oz|lb|kilos?|grams?|pounds?|lbs)\b(?:\s+each|\s+apiece)?)(?:\s+or so)?(?:\s+(?:total|in all|altogether|peeled|prepared|trimmed)(?:\s+weight)?)?\s*(?:,|$)/;
+/** A weight behind the name, with nothing between. */
+const WEIGHT_LAST = /\s+((?:about |roughly |ca\.? )?\d[\d.]*\s*(?:g|kg|oz|lb))\s*$/;
 const OWN_LIQUID =
   /\s+(?:and|with|plus|including)\s+(?:all )?(?:liquid|liquor)\b|\s+(?:and|with|plus|in|including)\s+(?:all )?(?:(?:its|their|the)\s+(?:own )?|(?<=in )(?:natural |own )?)(?:liquid|juices?|brine|water|liquor|syrup)\b/g;
 /** "each", "a head": so much for everyone who eats. */
@@ -287,6 +289,17 @@ export function readLineWords(line: string): LineWords {
       notes.push(whole.replace(/[()[\]]/g, ''));
       return ' ';
     });
+  // "1 pumpkin wedge 300 g": counted, and weighed behind its name
+  const behindName = WEIGHT_LAST.exec(bare);
+  if (
+    !equivalent &&
+    behindName &&
+    measured.measures.length > 0 &&
+    measured.measures.every((m) => !m.unit || m.unit.kind === 'count')
+  ) {
+    equivalent = bracketEquivalent(`(${behindName[1]})`, `(${behindName[1]})`)?.measure ?? null;
+    if (equivalent) bare = bare.slice(0, behindName.index);
+  }
   if (!equivalent) {
     const bracket = /\(([^)]*)\)/.exec(prep);
     const found = bracket ? bracketEquivalent(bracket[0], bracket[0]) : null;
@@ -300,7 +313,12 @@ export function readLineWords(line: string): LineWords {
         const m = readMeasure(r);
         if (m?.unit && (m.unit.kind === 'mass' || m.unit.kind === 'volume') && m.stated) equivalent = m;
       }
-      if (plain && measured.measures.every((m) => !m.unit || m.unit.package || m.unit.kind === 'vague'))
+      if (
+        plain &&
+        measured.measures.every(
+          (m) => !m.unit || m.unit.package || m.unit.kind === 'vague' || m.unit.kind === 'count',
+        )
+      )
         equivalent = bracketEquivalent(`(${plain})`, `(${plain})`)?.measure ?? null;
     }
   }
