@@ -15,6 +15,12 @@ const FamilyFile = z.array(
     .strict(),
 );
 
+interface Swap {
+  readonly from: { readonly foods?: string[] };
+  readonly to: { readonly food: string }[];
+}
+const isSwap = (value: object): value is Swap => 'from' in value && 'to' in value && Array.isArray(value.to);
+
 /** Content in which what is said of a food (under `foods`) is said of its variants too, unless they are named apart. */
 export function withVariants<T>(rows: readonly FoodRow[], content: T): T {
   const variants = new Map<string, string[]>();
@@ -29,9 +35,27 @@ export function withVariants<T>(rows: readonly FoodRow[], content: T): T {
     );
     return { ...Object.fromEntries(theirs), ...named };
   };
+  const byId = new Map(rows.map((r) => [r.id, r]));
+  /** Allergens that a variant is sold free of: gluten, of gluten-free bread. */
+  const freeOf = (row: FoodRow | undefined): readonly string[] =>
+    row?.variant ? (byId.get(row.variant)?.allergens ?? []).filter((a) => !row.allergens.includes(a)) : [];
+  // what stands in for wheat bread brings back what gluten-free bread is free of
+  const fits = (id: string, swap: Swap): boolean => {
+    const free = freeOf(byId.get(id));
+    return (
+      swap.from.foods?.includes(id) === true ||
+      !swap.to.some((t) => byId.get(t.food)?.allergens.some((a) => free.includes(a)))
+    );
+  };
   const walk = (value: unknown): unknown => {
     if (Array.isArray(value)) return value.map(walk);
     if (value === null || typeof value !== 'object') return value;
+    if (isSwap(value)) {
+      const from = value.from.foods
+        ? { ...value.from, foods: (wider(value.from.foods) as string[]).filter((id) => fits(id, value)) }
+        : value.from;
+      return { ...value, from };
+    }
     return Object.fromEntries(
       Object.entries(value).map(([key, inner]) => [key, key === 'foods' ? wider(inner) : walk(inner)]),
     );

@@ -55,7 +55,10 @@ export function formRows(byId: ReadonlyMap<string, FoodRow>): MadeRow[] {
         spans: said && sodium.length === 3 ? { sodiumMg: [sodium[0], sodium[2]] } : {},
         refuse: Number(row.refuse || 0),
         adds: [...new Set([...of.adds, ...split(row.adds, ' ')])],
-        allergens: [...new Set([...of.allergens, ...split(row.allergens, ' ')])],
+        // "-gluten": sold free of it
+        allergens: [...new Set([...of.allergens, ...split(row.allergens, ' ')])].filter(
+          (a) => !a.startsWith('-') && !split(row.allergens, ' ').includes(`-${a}`),
+        ),
         might: split(row.might, ' '),
         variant: row.variant || null,
         source: `${of.source}; for its water worked out of ${of.name.toLowerCase()}`,
