@@ -149,9 +149,9 @@ export function tailFoods(text: string, own: readonly FoodWords[], larder: Larde
   const add = (phrase: string, index: number) => {
     if (negated(lower, from + index, from + index + phrase.length)) return;
     // what is measured is understood or said not to be
-    if (OWN_PART.test(phrase.trim()))
-      put(foodsIn(`${first.split(' ').at(-1) ?? ''} ${phrase.trim()}`, larder));
-    else put(COUNTED.test(phrase) ? amountIn(phrase, larder, first) : foodsIn(phrase, larder));
+    // the whole fruit is counted already
+    if (OWN_PART.test(phrase.trim())) return;
+    put(COUNTED.test(phrase) ? amountIn(phrase, larder, first) : foodsIn(phrase, larder));
   };
   for (const pattern of [WITH, WITH_SOME, PLUS, AND])
     for (const m of tail.matchAll(pattern)) add(m[1] ?? '', m.index + m[0].length - (m[1] ?? '').length);

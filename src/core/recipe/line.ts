@@ -61,7 +61,8 @@ const A_LITTLE =
 /** "water the mushrooms soaked in": what a food was before is no part of its name. */
 const WAS =
   /(?<=[a-z])\s+(?:(?:that|which) (?:the )?|the )[a-z]+(?: (?:was|were|have been|had been))? (?:soaked|cooked|boiled|steeped|simmered) in\b/;
-const FOR_PART = /\s+for (?:the|each) [a-z]+(?: [a-z]+)?\s*$/;
+const FOR_PART =
+  /\s+for (?:(?:the|each|our|my) [a-z]+(?: [a-z]+)?|(?!(?:one|two|three|four|five|six|seven|eight|nine|ten|twelve|me|us|all|each|every|everyone|everybody|a|an|the|about|at)\b)[a-z]+)\s*$/;
 const TO_TASTE = /\b(?:or )?(?:to|for|as per) taste\b|\bto your taste\b|\bto your liking\b|\bor to taste\b/;
 const PLUS_MORE =
   /[,(;+&]?\s*\b(?:plus|and|with) (?:a (?:little|bit|few|splash) )?(?:some )?(?:more|extra)\b([^)]*)\)?|,\s*(?:and )?extra (?:for|to)\b([^)]*)|[,(]\s*(?:or )?more (?:if|to taste|as needed|when|as you|at the table|on top|on the side|to serve|for|later)\b([^)]*)\)?/;
@@ -80,7 +81,8 @@ const OWN_LIQUID =
 const PER_HEAD =
   /[\s,(]+(?:each|apiece|pp|a (?:head|plate|bowl|person|diner)|(?:per|for each|for every) (?:person|head|plate|serving|portion|bowl|jar|glass|diner|eater))\)?\s*$/;
 /** "x 3", "twice": the amount so many times. */
-const TIMES = /\s+(?:(?:x|times)\s*(\d{1,2})|(twice)|(three times))\s*$/;
+const TIMES =
+  /(?<!\b(?:rinsed|washed|cooked|boiled|baked|fried|sifted|drained|strained|sieved|soaked|blanched|peeled|turned|ground|minced))\s+(?:(?:x|times)\s*(\d{1,2})|(twice)|(three times))\s*$/;
 /** "+ 1 tsp", "plus another ¼ tsp", "then 2 more": more of the same food. */
 const AND_MORE =
   /[\s,;]*(?:\+|\bplus\b|\b(?:and )?then\b)\s*((?:another |a further |an extra )?(?:\d|½|half|an? |one|two|three|four)[^,;()+]{0,40})$/;
