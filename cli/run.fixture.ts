@@ -18,7 +18,7 @@ export function bench() {
     dulvet(args: string[], input?: string) {
       const { status, stdout, stderr } = spawnSync(
         process.execPath,
-        [path.join(root, 'node_modules/tsx/dist/cli.mjs'), path.join(root, 'cli/main.ts'), ...args],
+        [path.join(root, 'scripts/dulvet.mjs'), ...args],
         { cwd: root, encoding: 'utf8', input },
       );
       return { status, stdout, stderr };

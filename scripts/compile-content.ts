@@ -28,7 +28,7 @@ import { WeekPlanSchema, WeekSchema } from '../src/core/week/schema';
 import { demo } from './content-demo';
 import { fail, out, root, write, yaml } from './content-files';
 import { withVariants } from './content-families';
-import { foods, kinds, packed } from './content-foods';
+import { foods, nameWords, kinds, packed } from './content-foods';
 
 function swaps(foodIds: Set<string>) {
   const file = yaml('swaps.yaml', SwapFile);
@@ -98,6 +98,12 @@ mkdirSync(out, { recursive: true });
 const table = foods();
 const ids = new Set(table.foods.map((f) => f.id));
 write('foods', packed(table));
+// the finder's words, so that no page works them out at its start; `tokens` reads the words just written
+write('words', yaml('words.yaml', Words));
+const { tokens } = createRequire(__filename)(
+  '../src/core/food/tokens',
+) as typeof import('../src/core/food/tokens');
+write('names', nameWords(table.foods, tokens));
 /** Writes knowledge about foods, for their variants too. */
 const writeAbout = (name: string, content: unknown) => write(name, withVariants(table.foods, content));
 const allergens = yaml('allergens.yaml', AllergenFile);
@@ -111,7 +117,6 @@ for (const [group, members] of Object.entries(allergens.groups))
 write('allergens', allergens);
 write('units', yaml('units.yaml', Units));
 write('vague', yaml('vague.yaml', Vague));
-write('words', yaml('words.yaml', Words));
 write('protocols', protocols());
 writeAbout('preparations', yaml('preparations.yaml', PreparationFile));
 writeAbout('yields', yields(ids));

@@ -264,6 +264,21 @@ export function foods() {
   return { kinds, portionsByKind: byKind, foods: list };
 }
 
+/** Every food's names as words: a list of words, and of each name which of them it is made of. */
+export function nameWords(
+  rows: readonly FoodRow[],
+  tokens: (phrase: string) => readonly string[],
+): { words: string[]; names: number[][][] } {
+  const places = new Map<string, number>();
+  const place = (word: string) => {
+    const known = places.get(word) ?? places.size;
+    places.set(word, known);
+    return known;
+  };
+  const names = rows.map((row) => [row.name, ...row.names].map((name) => tokens(name).map(place)));
+  return { words: [...places.keys()], names };
+}
+
 /** The table by columns, sources as numbers: a third of the size, for the first load. */
 export function packed({ kinds: kindRows, portionsByKind, foods: rows }: ReturnType<typeof foods>) {
   const columns = Object.keys(FoodRow.shape) as (keyof FoodRow)[];

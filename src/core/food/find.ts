@@ -1,3 +1,4 @@
+import rawNames from '@content/compiled/names.json';
 import { distance } from 'fastest-levenshtein';
 import { remember } from '@/core/memo';
 import { FOODS, type Food } from './table';
@@ -32,25 +33,36 @@ interface Index {
   readonly idf: ReadonlyMap<string, number>;
 }
 
+/** The words of every name of the table's foods, as they were worked out when content was compiled. */
+const TABLE_WORDS = new Map(
+  FOODS.map((food, at) => [
+    food,
+    (rawNames.names[at] ?? []).map((name) => name.map((w) => rawNames.words[w] ?? '')),
+  ]),
+);
+
 function indexOf(foods: readonly Food[]): Index {
   const names: Name[] = [];
   const postings = new Map<string, number[]>();
   const exact = new Map<string, Name>();
-  for (const food of foods)
-    for (const text of [food.name, ...food.names]) {
-      const all = tokens(text);
-      const list = [...new Set(all)];
-      if (list.length === 0) continue;
-      const name: Name = { food, text, tokens: list, last: all.at(-1) ?? '' };
-      // the first row that claims a name keeps it
-      if (!exact.has(nameKey(list))) exact.set(nameKey(list), name);
-      const index = names.push(name) - 1;
-      for (const token of list) {
-        const posting = postings.get(token);
-        if (posting) posting.push(index);
-        else postings.set(token, [index]);
-      }
+  const put = (food: Food, text: string, all: readonly string[]) => {
+    const list = all.length > 1 ? [...new Set(all)] : all;
+    if (list.length === 0) return;
+    const name: Name = { food, text, tokens: list, last: all.at(-1) ?? '' };
+    // the first row that claims a name keeps it
+    const key = nameKey(list);
+    if (!exact.has(key)) exact.set(key, name);
+    const index = names.push(name) - 1;
+    for (const token of list) {
+      const posting = postings.get(token);
+      if (posting) posting.push(index);
+      else postings.set(token, [index]);
     }
+  };
+  for (const food of foods) {
+    const known = TABLE_WORDS.get(food);
+    [food.name, ...food.names].forEach((text, i) => put(food, text, known?.[i] ?? tokens(text)));
+  }
   const vocabulary = [...postings.keys()];
   const idf = new Map(
     vocabulary.map((t) => [t, Math.log(1 + names.length / (postings.get(t)?.length ?? 1))]),

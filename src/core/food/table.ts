@@ -102,24 +102,23 @@ function spreadOf(row: FoodRow, kind: KindRow): Float64Array[] | undefined {
   return outerCorners(end(0), end(1));
 }
 
-function build(row: FoodRow): Food {
-  const kind = file.kinds[row.kind] as KindRow;
-  return {
-    ...row,
-    perGram: vectorOf(row, kind),
-    spread: spreadOf(row, kind),
-    kindLabel: kind.label,
-    kindClass: kind.class,
-  };
-}
-
-function unpack(values: readonly unknown[]): FoodRow {
-  const row = Object.fromEntries(file.columns.map((column, i) => [column, values[i]])) as unknown as FoodRow;
-  return { ...row, source: file.sources[row.source as unknown as number] ?? '' };
+/** One row of the file as a food; a thousand of them are made at every start, so each is made once and not copied. */
+function foodOf(values: readonly unknown[]): Food {
+  const row: Record<string, unknown> = {};
+  file.columns.forEach((column, i) => {
+    row[column] = column === 'source' ? (file.sources[values[i] as number] ?? '') : values[i];
+  });
+  const food = row as unknown as FoodRow;
+  const kind = file.kinds[food.kind] as KindRow;
+  row.perGram = vectorOf(food, kind);
+  row.spread = spreadOf(food, kind);
+  row.kindLabel = kind.label;
+  row.kindClass = kind.class;
+  return row as unknown as Food;
 }
 
 /** The composition table, over 1200 foods, per 100 g edible. */
-export const FOODS: readonly Food[] = file.rows.map(unpack).map(build);
+export const FOODS: readonly Food[] = file.rows.map(foodOf);
 
 const byId = new Map(FOODS.map((food) => [food.id, food]));
 

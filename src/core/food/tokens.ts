@@ -81,4 +81,5 @@ export const tokens = remember((phrase: string): readonly string[] => {
 export const isHarmless = (token: string): boolean => harmless.has(token) || /^\d/.test(token);
 
 /** A name's words in one order, every one of them once: "white beans" is not "beans". */
-export const nameKey = (words: readonly string[]): string => [...new Set(words)].sort().join(' ');
+export const nameKey = (words: readonly string[]): string =>
+  words.length === 1 ? (words[0] as string) : [...new Set(words)].sort().join(' ');

@@ -1,0 +1,39 @@
+// npm run -s dulvet -- …: the command line from its bundle, its compiled code kept beside it from run to run.
+import { readFileSync, renameSync, statSync, writeFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import path from 'node:path';
+import vm from 'node:vm';
+import { BUNDLE, upToDate } from './cli-bundle.mjs';
+
+await upToDate();
+const require = createRequire(BUNDLE);
+const loader = vm.constants?.USE_MAIN_CONTEXT_DEFAULT_LOADER;
+const CACHE = `${BUNDLE}.${process.version}.cache`;
+
+/** The code that V8 compiled the last time, unless the bundle is newer. */
+function compiledBefore() {
+  try {
+    return statSync(CACHE).mtimeMs >= statSync(BUNDLE).mtimeMs ? readFileSync(CACHE) : undefined;
+  } catch {
+    return undefined;
+  }
+}
+
+if (loader === undefined) require(BUNDLE);
+else {
+  const cachedData = compiledBefore();
+  const source = `(function (exports, require, module, __filename, __dirname) {${readFileSync(BUNDLE, 'utf8')}\n})`;
+  const script = new vm.Script(source, { filename: BUNDLE, cachedData, importModuleDynamically: loader });
+  const module = { exports: {} };
+  script.runInThisContext()(module.exports, require, module, BUNDLE, path.dirname(BUNDLE));
+  if (!cachedData || script.cachedDataRejected)
+    process.once('exit', () => {
+      try {
+        const fresh = `${CACHE}-${process.pid}`;
+        writeFileSync(fresh, script.createCachedData());
+        renameSync(fresh, CACHE);
+      } catch {
+        // a folder that cannot be written costs speed alone
+      }
+    });
+}
