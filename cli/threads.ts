@@ -1,4 +1,5 @@
 import { mkdirSync, rmSync } from 'node:fs';
+import { createRequire } from 'node:module';
 import { availableParallelism } from 'node:os';
 import path from 'node:path';
 import { Piscina } from 'piscina';
@@ -18,7 +19,10 @@ export async function startThreads(): Promise<Threads> {
   const folder = path.join(ROOT, 'node_modules', '.cache', `dulvet-${process.pid}`);
   mkdirSync(folder, { recursive: true });
   const file = path.join(folder, 'worker.mjs');
-  const { bundleWorker } = await import('../scripts/worker-bundle.mjs');
+  // only where there are many recipes: the bundler takes as long to load as a few audits
+  const { bundleWorker } = createRequire(path.join(ROOT, 'package.json'))(
+    './scripts/worker-bundle.cjs',
+  ) as typeof import('../scripts/worker-bundle.cjs');
   await bundleWorker(file);
   const threads = Math.max(1, availableParallelism());
   const pool = new Piscina({ filename: file, minThreads: threads, maxThreads: threads });

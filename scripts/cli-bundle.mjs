@@ -53,8 +53,8 @@ export async function upToDate() {
     platform: 'node',
     format: 'cjs',
     target: 'node20',
-    // the solver finds its WASM beside itself; the threads' bundler is asked for only when there are many recipes
-    external: ['highs', 'piscina', '../scripts/worker-bundle.mjs'],
+    // the solver finds its WASM beside itself, the threads theirs
+    external: ['highs', 'piscina'],
     tsconfig: path.join(root, 'tsconfig.json'),
     minifySyntax: true,
     minifyWhitespace: true,

@@ -7,7 +7,6 @@ import { BUNDLE, upToDate } from './cli-bundle.mjs';
 
 await upToDate();
 const require = createRequire(BUNDLE);
-const loader = vm.constants?.USE_MAIN_CONTEXT_DEFAULT_LOADER;
 const CACHE = `${BUNDLE}.${process.version}.cache`;
 
 /** The code that V8 compiled the last time, unless the bundle is newer. */
@@ -19,21 +18,18 @@ function compiledBefore() {
   }
 }
 
-if (loader === undefined) require(BUNDLE);
-else {
-  const cachedData = compiledBefore();
-  const source = `(function (exports, require, module, __filename, __dirname) {${readFileSync(BUNDLE, 'utf8')}\n})`;
-  const script = new vm.Script(source, { filename: BUNDLE, cachedData, importModuleDynamically: loader });
-  const module = { exports: {} };
-  script.runInThisContext()(module.exports, require, module, BUNDLE, path.dirname(BUNDLE));
-  if (!cachedData || script.cachedDataRejected)
-    process.once('exit', () => {
-      try {
-        const fresh = `${CACHE}-${process.pid}`;
-        writeFileSync(fresh, script.createCachedData());
-        renameSync(fresh, CACHE);
-      } catch {
-        // a folder that cannot be written costs speed alone
-      }
-    });
-}
+const cachedData = compiledBefore();
+const source = `(function (exports, require, module, __filename, __dirname) {${readFileSync(BUNDLE, 'utf8')}\n})`;
+const script = new vm.Script(source, { filename: BUNDLE, cachedData });
+const bundle = { exports: {} };
+script.runInThisContext()(bundle.exports, require, bundle, BUNDLE, path.dirname(BUNDLE));
+if (!cachedData || script.cachedDataRejected)
+  process.once('exit', () => {
+    try {
+      const fresh = `${CACHE}-${process.pid}`;
+      writeFileSync(fresh, script.createCachedData());
+      renameSync(fresh, CACHE);
+    } catch {
+      // a folder that cannot be written costs speed alone
+    }
+  });

@@ -1,9 +1,10 @@
 // Bundles the worker threads' file: the core as it stands in the source, for the server's pool and the command line's.
-import path from 'node:path';
-import { build } from 'esbuild';
-import { root } from './lib.mjs';
+const path = require('node:path');
+const { build } = require('esbuild');
 
-export const bundleWorker = (outfile) =>
+const root = path.resolve(__dirname, '..');
+
+exports.bundleWorker = (outfile) =>
   build({
     entryPoints: [path.join(root, 'src/server/worker.ts')],
     outfile,
