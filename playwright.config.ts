@@ -19,6 +19,8 @@ export default defineConfig({
     baseURL: `http://localhost:${port}`,
     viewport: { width: 1280, height: 800 },
     launchOptions: chromium,
+    // what is kept for later is tested where that is meant: e2e/offline.spec.ts
+    serviceWorkers: 'block',
   },
   webServer: {
     command: `node node_modules/next/dist/bin/next start -p ${port}`,

@@ -9,6 +9,7 @@ import { SettingsDialog } from './settings-dialog';
 import { useSettings } from '@/kitchen/use-settings';
 import { KeysDialog } from './keys-dialog';
 import { InMemory, NoStorage, Trouble } from './storage';
+import { useOffline } from './use-offline';
 import { useStorage } from './use-storage';
 import { useTheme } from './use-theme';
 
@@ -42,6 +43,7 @@ function Frame({ inMemory, children }: { inMemory: boolean; children: ReactNode 
   const { singleKeys } = useSettings();
   useEffect(() => allowSingleKeys(singleKeys), [singleKeys]);
   useTheme();
+  useOffline();
   useKeys({
     ...Object.fromEntries(VIEWS.map(({ href, key }) => [key, () => router.push(href)])),
     '?': () => setDialog('keys'),
