@@ -17,9 +17,14 @@ test('after the first visit every view works without network, and the work goes 
       await new Promise((resolve) => active.addEventListener('statechange', resolve, { once: true }));
   });
   await context.setOffline(true);
-  expect(await page.evaluate(() => fetch('/api/protocols').then(() => 'answered', () => 'no network'))).toBe(
-    'no network',
-  );
+  expect(
+    await page.evaluate(() =>
+      fetch('/api/protocols').then(
+        () => 'answered',
+        () => 'no network',
+      ),
+    ),
+  ).toBe('no network');
 
   // a link, a reload and an address typed in
   await page.getByRole('link', { name: /^Shelf/ }).click();

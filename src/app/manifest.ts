@@ -22,7 +22,11 @@ export default function manifest(): MetadataRoute.Manifest & Record<string, unkn
       { name: 'Week', url: '/week' },
       { name: 'Stove', url: '/stove' },
     ],
-    share_target: { action: '/', method: 'GET', params: { title: 'shared-title', text: 'shared', url: 'shared-url' } },
+    share_target: {
+      action: '/',
+      method: 'GET',
+      params: { title: 'shared-title', text: 'shared', url: 'shared-url' },
+    },
     file_handlers: [
       {
         action: '/shelf',

@@ -39,16 +39,19 @@ export const ArchiveSchema = z
     hand: z.array(hand).default([]),
     suppers: z.array(supper).max(1).default([]),
     weeks: z.array(week).max(1).default([]),
-    settings: z.object({
-      measures: z
-        .object({ cup: z.enum(['us', 'metric']), tablespoon: z.enum(['us', 'australian']) })
-        .strict(),
-      theme: z.enum(['system', 'day', 'night']),
-      currency: z.string().max(4).default(DEFAULT_SETTINGS.currency),
-      natural: z.boolean().default(DEFAULT_SETTINGS.natural),
-      goals: z.record(z.string(), z.number().positive().max(20)).default({}),
-      singleKeys: z.boolean().default(DEFAULT_SETTINGS.singleKeys),
-    }),
+    // a file of some recipes has none
+    settings: z
+      .object({
+        measures: z
+          .object({ cup: z.enum(['us', 'metric']), tablespoon: z.enum(['us', 'australian']) })
+          .strict(),
+        theme: z.enum(['system', 'day', 'night']),
+        currency: z.string().max(4).default(DEFAULT_SETTINGS.currency),
+        natural: z.boolean().default(DEFAULT_SETTINGS.natural),
+        goals: z.record(z.string(), z.number().positive().max(20)).default({}),
+        singleKeys: z.boolean().default(DEFAULT_SETTINGS.singleKeys),
+      })
+      .optional(),
   })
   .strict();
 export type Archive = z.infer<typeof ArchiveSchema>;
@@ -120,10 +123,21 @@ export async function exportArchive(
     archive: {
       schema: 'dulvet.archive/1',
       ...tables,
-      settings: own.success ? own.data : ArchiveSchema.shape.settings.parse(DEFAULT_SETTINGS),
+      settings: own.success ? own.data : DEFAULT_SETTINGS,
     } as Archive,
     left,
   };
+}
+
+/** Some recipes as a file that any kitchen can bring in. */
+export async function exportRecipes(db: DulvetDatabase, ids: readonly string[]): Promise<Archive> {
+  const { archive } = await exportArchive(db);
+  const wanted = new Set(ids);
+  return ArchiveSchema.parse({
+    schema: archive.schema,
+    recipes: archive.recipes.filter((r) => wanted.has(r.id)),
+    diners: [],
+  });
 }
 
 export type ArchiveReading =

@@ -165,7 +165,9 @@ export async function importArchive(
     }
     const kept = await db.settings.bulkGet([...SETTINGS]);
     before.settings = SETTINGS.map((key, i) => ({ key, value: kept[i]?.value }));
-    await db.settings.bulkPut(SETTINGS.map((key) => ({ key, value: archive.settings[key] })));
+    const { settings } = archive;
+    // a file of some recipes says nothing of the kitchen
+    if (settings) await db.settings.bulkPut(SETTINGS.map((key) => ({ key, value: settings[key] })));
     await db.imports.put({ id: 'last', at: now, before, added });
     const count = (kind: keyof ImportPlan) => rows.filter((r) => r.kind === kind).length;
     return { added: count('added'), newer: count('newer'), older: count('older'), same: count('same') };

@@ -13,6 +13,7 @@ import type {
   StoredCooking,
   StoredBox,
   StoredWeek,
+  StoredJudged,
   StoredHand,
   StoredSetting,
 } from './stored';
@@ -36,6 +37,7 @@ export class DulvetDatabase extends Dexie {
   boxes!: EntityTable<StoredBox, 'id'>;
   hand!: EntityTable<StoredHand, 'unit'>;
   weeks!: EntityTable<StoredWeek, 'id'>;
+  judged!: EntityTable<StoredJudged, 'id'>;
 
   constructor(name = 'dulvet', options?: DexieOptions) {
     super(name, options);
@@ -105,6 +107,8 @@ export class DulvetDatabase extends Dexie {
       hand: 'unit',
       weeks: 'id',
     });
+    // 7: what the Shelf worked out of each recipe, under the key of all it hangs on; nothing of the cook's is in it
+    this.version(7).stores({ judged: 'id' });
   }
 }
 

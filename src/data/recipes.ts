@@ -90,7 +90,38 @@ const setDeleted = (db: DulvetDatabase, ids: readonly string[], deletedAt: numbe
 export const throwAway = (db: DulvetDatabase, id: string, now: number): Promise<number> =>
   setDeleted(db, [id], now);
 
+/** Throws several away at once. */
+export const throwAwayAll = (db: DulvetDatabase, ids: readonly string[], now: number): Promise<number> =>
+  setDeleted(db, ids, now);
+
+/** Puts several back at once. */
+export const restoreAll = (db: DulvetDatabase, ids: readonly string[]): Promise<number> =>
+  setDeleted(db, ids, null);
+
 export const restoreRecipe = (db: DulvetDatabase, id: string): Promise<number> => setDeleted(db, [id], null);
+
+/** Sets what several recipes are sorted by; their words stay as they are. */
+export const sortUnder = (
+  db: DulvetDatabase,
+  ids: readonly string[],
+  how: { readonly add?: string; readonly drop?: string; readonly starred?: boolean },
+  now: number,
+): Promise<number> =>
+  db.recipes
+    .where('id')
+    .anyOf(ids)
+    .modify((recipe) => {
+      const tags = new Set(recipe.tags ?? []);
+      if (how.add) tags.add(how.add);
+      if (how.drop) tags.delete(how.drop);
+      Object.assign(recipe, {
+        tags: [...tags].sort((a, b) => a.localeCompare(b)),
+        ...(how.starred === undefined ? {} : { starred: how.starred }),
+        // a file brought in later must not undo it, nor it what was written since
+        updatedAt: Math.max(recipe.updatedAt, how.add || how.drop ? now : recipe.updatedAt),
+        rev: recipe.rev + 1,
+      });
+    });
 
 /** Takes recipes that were thrown away out for good. */
 export const emptyBin = (db: DulvetDatabase): Promise<void> =>

@@ -33,6 +33,8 @@ export const recipe = z
     createdAt: time,
     updatedAt: time,
     deletedAt: time.nullable(),
+    tags: z.array(z.string().min(1).max(40)).max(30).optional(),
+    starred: z.boolean().optional(),
   })
   .strict();
 export const diner = z

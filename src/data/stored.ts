@@ -24,6 +24,16 @@ export interface StoredRecipe {
   readonly deletedAt: number | null;
   /** Counts its writes in this browser, so that a view knows which of two it saw is the later. */
   readonly rev: number;
+  /** Words that the cook sorts by. */
+  readonly tags?: readonly string[] | undefined;
+  readonly starred?: boolean | undefined;
+}
+
+/** What was worked out of a recipe, under the key of all that it hangs on; worked out again where the key differs. */
+export interface StoredJudged {
+  readonly id: string;
+  readonly key: string;
+  readonly row: unknown;
 }
 
 /** What an edit changes of a recipe: only these fields are written, and of the corrections only these lines. */

@@ -14,6 +14,18 @@ type Clickable = HTMLElement & {
   ) => void;
   removeAllListeners?: (event: string) => void;
 };
+type Selectable = HTMLElement & {
+  on?: (
+    event: 'plotly_selected' | 'plotly_deselect',
+    handler: (e?: { range?: { x: [number, number]; y: [number, number] } }) => void,
+  ) => void;
+};
+
+/** A part of a chart: from and to along each axis. */
+export interface Area {
+  readonly x: readonly [number, number];
+  readonly y: readonly [number, number];
+}
 
 /** A chart in Dulvet's dress; what it shows must also stand in words beside it. */
 export function Chart({
@@ -22,17 +34,22 @@ export function Chart({
   label,
   height,
   onPoint,
+  onArea,
 }: {
   data: readonly object[];
   layout: object;
   label: string;
   height: number;
   onPoint?: (index: number) => void;
+  /** Told of a part of it that is drawn round; null where none is. */
+  onArea?: (area: Area | null) => void;
 }) {
   const box = useRef<HTMLDivElement>(null);
   const click = useRef(onPoint);
+  const brush = useRef(onArea);
   useEffect(() => {
     click.current = onPoint;
+    brush.current = onArea;
   });
   useEffect(() => {
     const el = box.current as Clickable | null;
@@ -62,7 +79,14 @@ export function Chart({
         },
         { displayModeBar: false, responsive: true },
       );
-      el.removeAllListeners?.('plotly_click');
+      for (const event of ['plotly_click', 'plotly_selected', 'plotly_deselect'])
+        el.removeAllListeners?.(event);
+      const selectable = el as Selectable;
+      selectable.on?.('plotly_selected', (e) => {
+        const { range } = e ?? {};
+        if (range) brush.current?.({ x: range.x, y: range.y });
+      });
+      selectable.on?.('plotly_deselect', () => brush.current?.(null));
       el.on?.('plotly_click', (e) => {
         const point = e.points[0];
         if (point) click.current?.(point.pointNumber);

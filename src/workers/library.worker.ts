@@ -9,8 +9,11 @@ import { roleOfKept } from '@/core/audit/role';
 import { mealText } from '@/core/week/meal';
 import { judgeWeek } from '@/core/week/week';
 import type { Week, WeekPlan } from '@/core/week/schema';
+import { recipeText } from '@/core/format/text';
 import { parseRecipe } from '@/core/recipe/parse';
+import { severalRecipes } from '@/core/recipe/several';
 import { readRecipe } from '@/core/read/read';
+import { keyOf, shelfKeys } from '@/core/read/shelf-keys';
 import { keptText, libraryOf, type KeptRecipe, type Library } from '@/core/read/library';
 import type { Range } from '@/core/range/range';
 import { oneChange, type OneChange } from '@/core/swap/one-change';
@@ -26,9 +29,14 @@ export interface LibraryRow {
   readonly sodium: Range | null;
   readonly energy: Range | null;
   readonly density: Range | null;
+  readonly fibre: Range | null;
+  readonly protein: Range | null;
+  readonly freeSugar: Range | null;
   readonly allergens: readonly string[];
   readonly allergenDoubts: readonly AllergenDoubt[];
   readonly verdicts: Readonly<Record<string, Verdict>>;
+  /** Limits that it is surely over, by protocol, in words. */
+  readonly missedBy: Readonly<Record<string, readonly string[]>>;
 }
 
 /** A dish's verdict under each protocol, without its figures. */
@@ -44,7 +52,47 @@ const libraryIn = (recipes: readonly KeptRecipe[], context: LibraryContext): Lib
 /** The library whose recipes are judged part by part. */
 let shelf: { readonly recipes: readonly KeptRecipe[]; readonly library: Library } | null = null;
 
+/** A recipe of the shelf under each protocol. */
+function rowOf(recipe: KeptRecipe, library: Library, protocols: readonly Protocol[]): LibraryRow {
+  const r = library.read(recipe);
+  const audits = protocols.map(
+    (p) => [p.id, auditRecipe(r, p, { role: recipe.role ?? undefined, per100g: false })] as const,
+  );
+  const first = audits[0]?.[1];
+  const plate = first?.perServing;
+  return {
+    id: recipe.id,
+    title: r.recipe.title,
+    lines: r.lines.length,
+    unresolved: first?.unresolved.length ?? 0,
+    fatShare: first?.total.fatSharePercent ?? null,
+    sodium: plate?.sodiumMg ?? null,
+    energy: plate?.energyKcal ?? null,
+    density: first?.total.energyDensityKcalPer100G ?? null,
+    fibre: plate?.fibreG ?? null,
+    protein: plate?.proteinG ?? null,
+    freeSugar: plate?.freeSugarG ?? null,
+    allergens: first?.allergens ?? [],
+    allergenDoubts: first?.allergenDoubts ?? [],
+    verdicts: Object.fromEntries(audits.map(([id, audit]) => [id, audit.verdict])),
+    missedBy: Object.fromEntries(
+      audits.map(([id, audit]) => [id, audit.limits.filter((l) => l.verdict === 'over').map((l) => l.label)]),
+    ),
+  };
+}
+
 const doorway = {
+  /** The recipes that files hold, as text; why one holds none. */
+  texts(
+    files: readonly { readonly name: string; readonly text: string }[],
+  ): { name: string; texts: readonly string[]; why: string | null }[] {
+    return files.map(({ name, text }) => {
+      const read = recipeText(text);
+      if (!read.ok) return { name, texts: [], why: read.message };
+      return { name, texts: read.recipes.flatMap((r) => severalRecipes(r)), why: null };
+    });
+  },
+
   /** Lines of recipes that use a food. */
   uses(
     recipes: readonly KeptRecipe[],
@@ -59,38 +107,29 @@ const doorway = {
     });
   },
 
-  /** Audits recipes under each protocol; rows come in the recipes' order. */
-  audit(
+  /**
+   * Takes a library in, to be judged part by part: any of its recipes may be an ingredient of any other.
+   *
+   * @returns what each recipe's verdicts hang on, as a key (`shelfKeys`)
+   */
+  open(
     recipes: readonly KeptRecipe[],
-    protocols: readonly Protocol[],
     context: LibraryContext,
-  ): LibraryRow[] {
-    const library = libraryIn(recipes, context);
-    return recipes.map((recipe) => {
-      const r = library.read(recipe);
-      const audits = protocols.map(
-        (p) => [p.id, auditRecipe(r, p, { role: recipe.role ?? undefined, per100g: false })] as const,
-      );
-      const first = audits[0]?.[1];
-      return {
-        id: recipe.id,
-        title: r.recipe.title,
-        lines: r.lines.length,
-        unresolved: first?.unresolved.length ?? 0,
-        fatShare: first?.total.fatSharePercent ?? null,
-        sodium: first?.perServing.sodiumMg ?? null,
-        energy: first?.perServing.energyKcal ?? null,
-        density: first?.total.energyDensityKcalPer100G ?? null,
-        allergens: first?.allergens ?? [],
-        allergenDoubts: first?.allergenDoubts ?? [],
-        verdicts: Object.fromEntries(audits.map(([id, audit]) => [id, audit.verdict])),
-      };
-    });
+    protocols: readonly Protocol[] = [],
+  ): string[] {
+    shelf = { recipes, library: libraryIn(recipes, context) };
+    const ground = keyOf(JSON.stringify([process.env.DULVET_RULES ?? '', context, protocols]));
+    return shelfKeys(recipes, ground);
   },
 
-  /** Takes a library in, to be judged part by part: any of its recipes may be an ingredient of any other. */
-  open(recipes: readonly KeptRecipe[], context: LibraryContext): void {
-    shelf = { recipes, library: libraryIn(recipes, context) };
+  /** Rows of the shelf for some recipes of the library that is open, by their places in it. */
+  rows(places: readonly number[], protocols: readonly Protocol[]): LibraryRow[] {
+    if (!shelf) return [];
+    const { recipes, library } = shelf;
+    return places.flatMap((at) => {
+      const recipe = recipes[at];
+      return recipe ? [rowOf(recipe, library, protocols)] : [];
+    });
   },
 
   /** Verdicts alone, of the recipes from one place to another of the library that is open, for thousands of them. */

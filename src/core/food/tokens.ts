@@ -77,6 +77,23 @@ export const tokens = remember((phrase: string): readonly string[] => {
   return out;
 }, 20_000);
 
+const IN_PHRASES = new Set(
+  Object.keys(words.phrases).flatMap((phrase) => phrase.split(/[^a-z0-9%']+/).map(normalWord)),
+);
+
+/** Words of a text in one spelling, each by itself: quick, and blind to terms of several words. */
+export const plainWords = (text: string): string[] =>
+  (
+    text
+      .toLowerCase()
+      .normalize('NFD')
+      .replace(ACCENTS, '')
+      .match(/[a-z0-9%']+/g) ?? []
+  ).map((w) => normalWord(w.replace(/^'+|'s?$|'+$/g, '')));
+
+/** True for a word that may become another one beside its neighbours ("no salt added"). */
+export const mayMerge = (word: string): boolean => IN_PHRASES.has(word);
+
 /** True for words that never change which food is meant: "large", "chopped", "organic". */
 export const isHarmless = (token: string): boolean => harmless.has(token) || /^\d/.test(token);
 

@@ -34,6 +34,8 @@ const FILLERS = new Set([
   'fridge',
   'freezer',
 ]);
+/** True for words beside a recipe's name that are no part of it. */
+export const isFiller = (word: string): boolean => FILLERS.has(word);
 const keyOf = (words: string): string =>
   [...new Set(tokens(words).filter((t) => !FILLERS.has(t)))].sort().join(' ');
 /** Words that say that what was cooked before is meant. */

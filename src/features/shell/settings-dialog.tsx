@@ -1,6 +1,6 @@
 'use client';
 import { useLiveQuery } from 'dexie-react-hooks';
-import { useRef, useState, type ReactNode } from 'react';
+import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { toast } from 'sonner';
 import { exportArchive, readArchive, type Archive } from '@/data/archive';
 import { importArchive, lastImport, planImport, undoImport, type ImportPlan } from '@/data/bring-in';
@@ -97,9 +97,12 @@ const importWords = ({ added, newer, older, same }: ImportPlan, kept: 'keep' | '
 export function SettingsDialog({
   open,
   onOpenChange,
+  offered,
 }: {
   open: boolean;
   onOpenChange: (open: boolean) => void;
+  /** A kitchen's file that was dropped or opened elsewhere. */
+  offered: File | null;
 }) {
   const settings = useSettings();
   const file = useRef<HTMLInputElement>(null);
@@ -152,6 +155,13 @@ export function SettingsDialog({
     if (plan.older > 0) setAsking({ archive: reading.archive, plan });
     else await take(reading.archive, 'keep');
   };
+
+  const asked = useRef<File | null>(null);
+  useEffect(() => {
+    if (offered === null || asked.current === offered) return;
+    asked.current = offered;
+    void bringIn(offered);
+  });
 
   return (
     <Dialog open={open} onOpenChange={onOpenChange} title="Settings">

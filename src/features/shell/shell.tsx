@@ -1,12 +1,14 @@
 'use client';
 import Link from 'next/link';
 import { usePathname, useRouter } from 'next/navigation';
-import { useEffect, useState, type ReactNode } from 'react';
+import { useEffect, useState, useSyncExternalStore, type ReactNode } from 'react';
 import { Toaster } from 'sonner';
 import { Key } from '@/ui/button';
 import { allowSingleKeys, useKeys } from '@/ui/use-keys';
 import { SettingsDialog } from './settings-dialog';
 import { useSettings } from '@/kitchen/use-settings';
+import { offeredKitchen, offerKitchen, subscribeOffered } from '@/kitchen/offered';
+import { Files } from './files';
 import { KeysDialog } from './keys-dialog';
 import { InMemory, NoStorage, Trouble } from './storage';
 import { useOffline } from './use-offline';
@@ -41,6 +43,7 @@ function Frame({ inMemory, children }: { inMemory: boolean; children: ReactNode 
   const router = useRouter();
   const [dialog, setDialog] = useState<'settings' | 'keys' | null>(null);
   const { singleKeys } = useSettings();
+  const offered = useSyncExternalStore(subscribeOffered, offeredKitchen, () => null);
   useEffect(() => allowSingleKeys(singleKeys), [singleKeys]);
   useTheme();
   useOffline();
@@ -108,9 +111,14 @@ function Frame({ inMemory, children }: { inMemory: boolean; children: ReactNode 
       <main id="main" tabIndex={-1} className="mx-auto max-w-[1440px] px-2.5 py-3 outline-none sm:px-4">
         {children}
       </main>
+      <Files />
       <SettingsDialog
-        open={dialog === 'settings'}
-        onOpenChange={(open) => setDialog(open ? 'settings' : null)}
+        open={dialog === 'settings' || offered !== null}
+        onOpenChange={(open) => {
+          setDialog(open ? 'settings' : null);
+          if (!open) offerKitchen(null);
+        }}
+        offered={offered}
       />
       <KeysDialog open={dialog === 'keys'} onOpenChange={(open) => setDialog(open ? 'keys' : null)} />
       <Toaster
