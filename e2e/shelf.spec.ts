@@ -150,3 +150,118 @@ test('who a dish fits is sure before it is shown', async ({ page }) => {
   await page.getByLabel('Fits').selectOption({ label: 'everyone' });
   await expect(rows).not.toHaveCount(all);
 });
+
+test('recipes are starred, tagged, looked for and taken off together', async ({ page }) => {
+  await openBench(page);
+  await page.keyboard.press('2');
+  const named = (name: RegExp) => page.getByRole('row').filter({ has: page.getByRole('link', { name }) });
+  const curry = named(/Lockside chickpea/);
+  await curry.getByRole('button', { name: /^Star/ }).click();
+  await expect(curry.getByRole('button', { name: /^Star/ })).toHaveAttribute('aria-pressed', 'true');
+  await page.getByRole('checkbox', { name: 'Starred' }).check();
+  await expect(page.getByText(/^1 of \d+ recipes$/)).toBeVisible();
+  await page.getByRole('button', { name: 'Show all' }).click();
+
+  await curry.getByRole('checkbox').check();
+  await named(/Boathouse tofu/)
+    .getByRole('checkbox')
+    .check();
+  const chosen = page.getByRole('region', { name: 'Chosen recipes' });
+  await chosen.getByLabel('Tag for the chosen').fill('weekday');
+  await chosen.getByRole('button', { name: 'Tag', exact: true }).click();
+  await expect(curry).toContainText('weekday');
+  await page.getByRole('combobox', { name: /^Tag(?! for)/ }).selectOption('weekday');
+  await expect(page.getByText(/^2 of \d+ recipes$/)).toBeVisible();
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    chosen.getByRole('button', { name: 'Save to a file' }).click(),
+  ]);
+  const saved = JSON.parse(readFileSync(await download.path(), 'utf8')) as {
+    recipes: { tags: string[] }[];
+    settings?: unknown;
+  };
+  expect(saved.recipes.map((r) => r.tags)).toEqual([['weekday'], ['weekday']]);
+  expect(saved.settings).toBeUndefined();
+  await expectAccessible(page);
+
+  await chosen.getByRole('button', { name: 'Take off the shelf' }).click();
+  await expect(page.getByText('Nothing on the Shelf is like that')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText(/^2 of \d+ recipes$/)).toBeVisible();
+});
+
+test('files are opened together; one that holds no recipe is named, and nothing of it is kept', async ({
+  page,
+}) => {
+  await openBench(page);
+  await page.keyboard.press('2');
+  const recipes = await page.getByText(/^\d+ recipes$/).innerText();
+  const before = Number.parseInt(recipes, 10) + 1;
+  await expect(page.getByRole('row')).toHaveCount(before);
+  await page.getByLabel('Recipes to bring in').setInputFiles([
+    {
+      name: 'leek.txt',
+      mimeType: 'text/plain',
+      buffer: Buffer.from('Leek pot\n\nServes 2\n\n3 leeks\n200 g rice\n'),
+    },
+    {
+      name: 'beet.json',
+      mimeType: 'application/json',
+      buffer: Buffer.from(
+        JSON.stringify({
+          '@context': 'https://schema.org',
+          '@type': 'Recipe',
+          name: 'Beet bowl',
+          recipeIngredient: ['4 beets'],
+          recipeInstructions: 'Boil.',
+        }),
+      ),
+    },
+    {
+      name: 'photo.jpg',
+      mimeType: 'image/jpeg',
+      buffer: Buffer.from([0xff, 0xd8, 0xff, 0, 0, 0, 1, 2, 3, 0]),
+    },
+  ]);
+  const dialog = page.getByRole('dialog', { name: 'One file was not brought in' });
+  await expect(dialog).toContainText('photo.jpg');
+  await dialog.getByRole('button', { name: 'Close' }).click();
+  await expect(page.getByRole('row')).toHaveCount(before + 2);
+  await expect(page.getByRole('link', { name: 'Leek pot' })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Beet bowl' })).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('row')).toHaveCount(before);
+});
+
+test('the map narrows the Shelf, by fields as by drawing', async ({ page }) => {
+  await openBench(page);
+  await page.keyboard.press('2');
+  await page.getByRole('button', { name: 'Map' }).click();
+  const map = page.getByRole('region', { name: 'Map of the Shelf' });
+  await expect(map).toContainText(/dishes lie surely in the corner of/);
+  await expect(map.getByRole('img')).toBeVisible();
+  await map.getByLabel('to').first().fill('10');
+  await map.getByLabel('to').first().press('Enter');
+  await expect(page.getByText(/^\d+ of \d+ recipes$/)).toBeVisible();
+  await expect(page.getByRole('row').nth(1)).toBeVisible();
+});
+
+test('Ctrl K finds a recipe, a food, a place, by the keys alone', async ({ page }) => {
+  await openBench(page);
+  await page.keyboard.press('Control+k');
+  const find = page.getByRole('dialog', { name: 'Find' });
+  const field = find.getByRole('combobox');
+  await expect(field).toBeFocused();
+  await field.fill('boathouse');
+  await expect(find.getByRole('option')).toHaveCount(1);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Boathouse tofu noodles');
+  await page.keyboard.press('Control+k');
+  await field.fill('tahini');
+  await expect(find.getByRole('option', { name: 'Tahini', exact: true })).toBeVisible();
+  await expectAccessible(page);
+  await field.fill('larder');
+  await expect(find.getByRole('option', { name: 'Larder' })).toBeVisible();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Larder');
+});

@@ -37,6 +37,7 @@ mkdirSync(results, { recursive: true });
 check('lint', 'npm', ['run', '-s', 'lint']);
 check('build', 'npm', ['run', '-s', 'build']);
 check('types', 'npm', ['run', '-s', 'types']);
+check('bytes of the first load', 'node', ['scripts/budget.mjs']);
 
 const unit = path.join(results, 'unit.json');
 const unitOk = step('unit tests', 'npx', ['jest', '--json', `--outputFile=${unit}`]);

@@ -1,8 +1,8 @@
-import { Bench } from '@/features/bench/bench';
+import { BenchView } from './views';
 
 export const dynamic = 'force-dynamic';
 
 /** The Bench: one recipe, audited and swapped. */
 export default function Page() {
-  return <Bench demo={process.env.DULVET_DEMO === '1'} />;
+  return <BenchView demo={process.env.DULVET_DEMO === '1'} />;
 }

@@ -9,6 +9,7 @@ import { roleOfKept } from '@/core/audit/role';
 import { mealText } from '@/core/week/meal';
 import { judgeWeek } from '@/core/week/week';
 import type { Week, WeekPlan } from '@/core/week/schema';
+import { foodRows } from '@/core/food/list';
 import { recipeText } from '@/core/format/text';
 import { parseRecipe } from '@/core/recipe/parse';
 import { severalRecipes } from '@/core/recipe/several';
@@ -91,6 +92,11 @@ const doorway = {
       if (!read.ok) return { name, texts: [], why: read.message };
       return { name, texts: read.recipes.flatMap((r) => severalRecipes(r)), why: null };
     });
+  },
+
+  /** Foods of the table that some words may name. */
+  foods(words: string, most: number): { id: string; name: string }[] {
+    return foodRows(words, most).map(({ id, name }) => ({ id, name }));
   },
 
   /** Lines of recipes that use a food. */

@@ -1,8 +1,8 @@
-import { Larder } from '@/features/larder/larder';
+import { LarderView } from '../views';
 
 export const dynamic = 'force-dynamic';
 
 /** The Larder: foods, packets and their labels. */
 export default function Page() {
-  return <Larder demo={process.env.DULVET_DEMO === '1'} />;
+  return <LarderView demo={process.env.DULVET_DEMO === '1'} />;
 }

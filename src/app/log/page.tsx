@@ -1,8 +1,8 @@
-import { Log } from '@/features/log/log';
+import { LogView } from '../views';
 
 export const dynamic = 'force-dynamic';
 
 /** The Log: what was cooked, and what was learnt. */
 export default function Page() {
-  return <Log demo={process.env.DULVET_DEMO === '1'} />;
+  return <LogView demo={process.env.DULVET_DEMO === '1'} />;
 }

@@ -1,8 +1,8 @@
-import { Rules } from '@/features/rules/rules';
+import { RulesView } from '../views';
 
 export const dynamic = 'force-dynamic';
 
 /** The Rules: protocols side by side, the cook's own, and who is at the table. */
 export default function Page() {
-  return <Rules demo={process.env.DULVET_DEMO === '1'} />;
+  return <RulesView demo={process.env.DULVET_DEMO === '1'} />;
 }

@@ -1,8 +1,8 @@
-import { Shelf } from '@/features/shelf/shelf';
+import { ShelfView } from '../views';
 
 export const dynamic = 'force-dynamic';
 
 /** The Shelf: all recipes. */
 export default function Page() {
-  return <Shelf demo={process.env.DULVET_DEMO === '1'} />;
+  return <ShelfView demo={process.env.DULVET_DEMO === '1'} />;
 }

@@ -1,8 +1,8 @@
-import { Stove } from '@/features/stove/stove';
+import { StoveView } from '../views';
 
 export const dynamic = 'force-dynamic';
 
 /** The Stove: cook it, time it, taste it. */
 export default function Page() {
-  return <Stove demo={process.env.DULVET_DEMO === '1'} />;
+  return <StoveView demo={process.env.DULVET_DEMO === '1'} />;
 }

@@ -1,8 +1,8 @@
-import { Week } from '@/features/week/week';
+import { WeekView } from '../views';
 
 export const dynamic = 'force-dynamic';
 
 /** The Week: real days judged, pots and plates, shopping. */
 export default function Page() {
-  return <Week demo={process.env.DULVET_DEMO === '1'} />;
+  return <WeekView demo={process.env.DULVET_DEMO === '1'} />;
 }

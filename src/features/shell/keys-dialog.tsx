@@ -11,6 +11,7 @@ const GROUPS: readonly { name: string; keys: readonly (readonly [string, string]
       ['5', 'Larder'],
       ['6', 'Rules'],
       ['7', 'Log'],
+      ['Ctrl K', 'Find a recipe, a food, a place'],
       [',', 'Settings'],
       ['?', 'These keys'],
       ['Ctrl V', 'Paste a recipe and audit it'],
