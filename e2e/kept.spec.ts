@@ -248,3 +248,54 @@ test('a packet without a readable statement is not known to whoever is allergic'
   await page.goto('/shelf');
   await expect(page.getByRole('row').filter({ hasText: 'Spread pot' })).toContainText('allergens not known');
 });
+
+test('a recipe card is printed in the units of whoever cooks from it, with nothing to press', async ({
+  page,
+}) => {
+  await openBench(page);
+  await takeIn(
+    page,
+    'Card pot\nServes 2\n\nIngredients\n1 lb carrots\n2 cups water\n\nMethod\nBoil the carrots.',
+  );
+  await page.getByRole('button', { name: 'Recipe card' }).click();
+  const card = page.getByRole('article', { name: 'Card pot' });
+  await expect(card).toContainText('1 lb carrots');
+  await page.getByRole('button', { name: 'grams and millilitres' }).click();
+  await expect(card).toContainText('455 g carrots');
+  await expect(card).toContainText('470 ml water');
+  await expectAccessible(page);
+  await page.emulateMedia({ media: 'print' });
+  await expect(card).toBeVisible();
+  for (const button of await page.getByRole('button').all()) await expect(button).toBeHidden();
+});
+
+test('the words as first brought in are one tap away, whatever was edited since', async ({ page }) => {
+  await openBench(page);
+  await takeIn(page, 'First pot\nServes 2\n\n1 onion\n100 g rice');
+  await page.keyboard.press('t');
+  const text = page.getByLabel("The recipe's whole text");
+  await putText(text, 'Second pot\nServes 2\n\n5 onions\n100 g rice');
+  await page.getByRole('button', { name: 'As first brought in' }).click();
+  await expect(page.getByLabel('The words as first brought in')).toHaveValue(/First pot[\s\S]*1 onion/);
+  await page.getByRole('button', { name: 'Put these words back' }).click();
+  await expect(text).toHaveValue(/First pot[\s\S]*1 onion/);
+});
+
+test('one step leads out of the demo, and one back', async ({ page }) => {
+  await openBench(page);
+  await page.getByRole('button', { name: /^Settings/ }).click();
+  await page.getByRole('button', { name: /^Leave the demo/ }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/An empty bench/);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('region', { name: 'Limits' })).toBeVisible();
+});
+
+test('a page says how to read what is shown', async ({ page }) => {
+  await openBench(page);
+  await page.keyboard.press('h');
+  const guide = page.getByRole('dialog', { name: 'How to read this' });
+  await expect(guide).toContainText('Within');
+  await expectAccessible(page);
+  await guide.getByRole('button', { name: /All keys/ }).click();
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+});

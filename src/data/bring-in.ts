@@ -140,6 +140,27 @@ const everything = (db: DulvetDatabase) => [
   db.imports,
 ];
 
+/** Settings that speak of what is in the kitchen: they go with it. */
+const OF_THE_KITCHEN = ['openRecipe', 'diner', 'draft'] as const;
+
+/**
+ * Puts everything away: an empty kitchen. What was there is remembered like a file that was brought in, so that
+ * `undoImport` takes it all back.
+ */
+export async function emptyKitchen(db: DulvetDatabase, now: number): Promise<void> {
+  await db.transaction('rw', everything(db), async () => {
+    const before: Record<string, unknown[]> = {};
+    for (const table of TABLES) {
+      before[table] = await db.table(table).toArray();
+      await db.table(table).clear();
+    }
+    const kept = await db.settings.bulkGet([...OF_THE_KITCHEN]);
+    before.settings = OF_THE_KITCHEN.map((key, i) => ({ key, value: kept[i]?.value }));
+    await db.settings.bulkDelete([...OF_THE_KITCHEN]);
+    await db.imports.put({ id: 'last', at: now, before, added: {} });
+  });
+}
+
 /**
  * Puts an archive's rows beside what is here, all or nothing; what it replaced is remembered, so that `undoImport`
  * takes the whole of it back.

@@ -1,9 +1,10 @@
 import 'fake-indexeddb/auto';
 import Dexie from 'dexie';
 import { ArchiveSchema, exportArchive, readArchive } from './archive';
-import { importArchive } from './bring-in';
+import { emptyKitchen, importArchive, undoImport } from './bring-in';
 import { DulvetDatabase } from './db';
 import { seedDemo } from './demo';
+import { changeRecipe } from './edits';
 import { listDiners, newDiner, removeDiner, saveDiner } from './diners';
 import {
   emptyBin,
@@ -13,6 +14,7 @@ import {
   newRecipe,
   restoreRecipe,
   saveRecipe,
+  takeIn,
   throwAway,
 } from './recipes';
 import {
@@ -316,4 +318,35 @@ describe('everything in one file', () => {
     ).rejects.toThrow();
     expect((await listRecipes(db)).map((r) => r.text)).toEqual(['Mine']);
   });
+});
+
+test('the kitchen is emptied, and taken back whole', async () => {
+  const db = fresh();
+  await seedDemo(db, 1_000_000_000_000);
+  const before = await exportArchive(db);
+  const open = (await readSettings(db)).openRecipe;
+  await emptyKitchen(db, 1_000_000_000_500);
+  expect(await listRecipes(db)).toEqual([]);
+  expect((await readSettings(db)).openRecipe).toBeNull();
+  // the demo does not come back by itself
+  expect(await seedDemo(db, 1_000_000_000_600)).toBeNull();
+  expect(await undoImport(db, 1_000_000_000_700)).toBe(true);
+  const after = await exportArchive(db);
+  const plain = (a: typeof before) => ({
+    ...a.archive,
+    recipes: a.archive.recipes.map(({ updatedAt: _, ...r }) => r),
+  });
+  expect(plain(after)).toEqual(plain(before));
+  expect((await readSettings(db)).openRecipe).toBe(open);
+});
+
+test('the words as first brought in outlive every edit, and its undo', async () => {
+  const db = fresh();
+  const [made] = await takeIn(db, ['First words\n\n1 onion'], 5);
+  const id = made?.id ?? '';
+  await changeRecipe(db, id, { text: 'First words\n\n2 onions' }, { now: 6 });
+  await changeRecipe(db, id, { text: 'Other words\n\n2 onions' }, { now: 7 });
+  expect((await getRecipe(db, id))?.original).toBe('First words\n\n1 onion');
+  const { archive } = await exportArchive(db);
+  expect(archive.recipes[0]?.original).toBe('First words\n\n1 onion');
 });

@@ -58,9 +58,12 @@ function withFields(recipe: StoredRecipe, fields: Fields, text: string, now: num
   for (const [line, said] of Object.entries(lines ?? {}))
     if (said === null) corrections.delete(line);
     else corrections.set(line, said);
+  // what was first brought in outlives every undo
+  const original = recipe.original ?? (text === recipe.text ? undefined : recipe.text);
   return {
     ...recipe,
     ...scalars,
+    ...(original === undefined ? {} : { original }),
     corrections: Object.fromEntries(corrections),
     text,
     updatedAt: now,
@@ -74,6 +77,10 @@ const inOne = <T>(db: DulvetDatabase, work: () => Promise<T>): Promise<T> =>
 /** A recipe's edits, the first made first. */
 export const editsOf = (db: DulvetDatabase, id: string): Promise<StoredEdit[]> =>
   db.edits.where('recipeId').equals(id).sortBy('seq');
+
+/** Edits of recipes since a time. */
+export const changesSinceCopy = (db: DulvetDatabase, since: number): Promise<number> =>
+  db.edits.filter((e) => e.at > since).count();
 
 /** What an edit says of itself beside what it changes. */
 export interface EditNote {

@@ -6,6 +6,8 @@ import { ROLES } from '@/core/protocol';
 import { ProtocolSource } from '@/core/protocol/schema';
 
 /** Rows of the database as a file holds them: what is read is checked by the same schemas as what is written. */
+/** No recipe's words are more. */
+const MOST_TEXT = 1_048_576;
 // a clock may stand before 1970
 const time = z.number().int();
 // files from before dishes were weighed have none
@@ -33,6 +35,7 @@ export const recipe = z
     createdAt: time,
     updatedAt: time,
     deletedAt: time.nullable(),
+    original: z.string().max(MOST_TEXT).optional(),
     tags: z.array(z.string().min(1).max(40)).max(30).optional(),
     starred: z.boolean().optional(),
   })

@@ -21,6 +21,9 @@ export interface Settings {
   readonly goals: Readonly<Record<string, number>>;
   /** A recipe being written in the New recipe sheet, until it is taken in. */
   readonly draft: string;
+  /** When everything was last saved to a file, and when the cook was last reminded of it; 0 for never. */
+  readonly savedAt: number;
+  readonly remindedAt: number;
 }
 export const DEFAULT_SETTINGS: Settings = {
   measures: US_MEASURES,
@@ -33,6 +36,8 @@ export const DEFAULT_SETTINGS: Settings = {
   singleKeys: true,
   goals: {},
   draft: '',
+  savedAt: 0,
+  remindedAt: 0,
 };
 
 /** What is a place or a state of this browser rather than a setting: not in the file that a kitchen is saved to. */
@@ -40,6 +45,8 @@ export const PLACES = [
   'openRecipe',
   'diner',
   'seeded',
+  'savedAt',
+  'remindedAt',
   'draft',
 ] as const satisfies readonly (keyof Settings)[];
 

@@ -24,6 +24,8 @@ export interface StoredRecipe {
   readonly deletedAt: number | null;
   /** Counts its writes in this browser, so that a view knows which of two it saw is the later. */
   readonly rev: number;
+  /** Its words as they were first brought in; kept from the first edit of them on. */
+  readonly original?: string | undefined;
   /** Words that the cook sorts by. */
   readonly tags?: readonly string[] | undefined;
   readonly starred?: boolean | undefined;

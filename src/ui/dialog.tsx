@@ -11,6 +11,7 @@ export function Dialog({
   says,
   children,
   wide = false,
+  onPaper = true,
 }: {
   open: boolean;
   onOpenChange: (open: boolean) => void;
@@ -19,6 +20,8 @@ export function Dialog({
   children: ReactNode;
   /** A wider sheet; `table` for what stands in many columns. */
   wide?: boolean | 'table';
+  /** False where the name is no part of what is printed. */
+  onPaper?: boolean;
 }) {
   // a sheet opened by a key has no trigger that Radix would give the focus back to
   const before = useRef<Element | null>(null);
@@ -43,7 +46,7 @@ export function Dialog({
           {...(says ? {} : { 'aria-describedby': undefined })}
           className={`sheet fixed left-1/2 top-1/2 z-50 max-h-[92dvh] w-[calc(100vw-20px)] -translate-x-1/2 -translate-y-1/2 overflow-y-auto p-5 ${wide === 'table' ? 'max-w-5xl' : wide ? 'max-w-3xl' : 'max-w-lg'}`}
         >
-          <div className="mb-3 flex items-start justify-between gap-4">
+          <div className={`mb-3 flex items-start justify-between gap-4 ${onPaper ? '' : 'no-print'}`}>
             <div>
               <Radix.Title className="text-xl font-semibold leading-tight">{title}</Radix.Title>
               {says && <Radix.Description className="mt-1 text-mute">{says}</Radix.Description>}

@@ -26,3 +26,31 @@ export function Toggle({
     </button>
   );
 }
+
+/** A group of which one is pressed, under its name. */
+export function Toggles<T extends string>({
+  label,
+  options,
+  value,
+  onChange,
+}: {
+  label: string;
+  options: readonly (readonly [T, string])[];
+  value: T;
+  onChange: (value: T) => void;
+}) {
+  return (
+    <div role="group" aria-label={label} className="grid gap-0.5">
+      <span aria-hidden className="text-[13px] text-mute">
+        {label}
+      </span>
+      <div className="flex flex-wrap gap-1">
+        {options.map(([id, name]) => (
+          <Toggle key={id} pressed={id === value} onPress={() => onChange(id)}>
+            {name}
+          </Toggle>
+        ))}
+      </div>
+    </div>
+  );
+}

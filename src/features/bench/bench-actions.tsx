@@ -8,6 +8,7 @@ interface BenchActionsProps {
   canUndo: boolean;
   canRedo: boolean;
   onNew: () => void;
+  onCard: () => void;
   onWholeText: () => void;
   onUndo: () => void;
   onRedo: () => void;
@@ -21,6 +22,7 @@ export function BenchActions({
   canUndo,
   canRedo,
   onNew,
+  onCard,
   onWholeText,
   onUndo,
   onRedo,
@@ -41,6 +43,9 @@ export function BenchActions({
       </Button>
       <Button look="plain" onClick={() => saveFile(`${fileName(title)}.md`, 'text/markdown', text)}>
         Save as text
+      </Button>
+      <Button look="plain" onClick={onCard}>
+        Recipe card
       </Button>
       <Button look="plain" onClick={() => window.print()}>
         Print

@@ -26,6 +26,7 @@ import { Method } from './method';
 import { NewRecipe } from './new-recipe';
 import { BenchActions } from './bench-actions';
 import { BenchAside, type Beside } from './bench-aside';
+import { CardDialog } from './card';
 import { CompareDialog } from './compare/compare';
 import { Binned, EmptyBench } from './empty-bench';
 import { Rail } from './rail';
@@ -66,7 +67,7 @@ export function OpenRecipe({ id }: { id: string | null }) {
   const [why, setWhy] = useState(false);
   const [wholeText, setWholeText] = useState(false);
   const [pasted, setPasted] = useState<string | null>(null);
-  const [dialog, setDialog] = useState<'new' | 'table' | 'compare' | null>(null);
+  const [dialog, setDialog] = useState<'new' | 'table' | 'compare' | 'card' | null>(null);
   const selected = beside.kind === 'line' ? beside.index : null;
   const returnTo = useReturnFocus(beside, doc?.text);
 
@@ -241,7 +242,12 @@ export function OpenRecipe({ id }: { id: string | null }) {
           onWhy={(limit) => look({ kind: 'limit', id: limit })}
         />
         {wholeText ? (
-          <WholeText text={doc.text} onText={(text) => void change({ text }, 'whole')} onDone={settle} />
+          <WholeText
+            text={doc.text}
+            id={doc.id}
+            onText={(text) => void change({ text }, 'whole')}
+            onDone={settle}
+          />
         ) : (
           <>
             <UnsureRows
@@ -275,6 +281,7 @@ export function OpenRecipe({ id }: { id: string | null }) {
           canUndo={canUndo}
           canRedo={canRedo}
           onNew={() => setDialog('new')}
+          onCard={() => setDialog('card')}
           onWholeText={() => setWholeText(!wholeText)}
           onUndo={undo}
           onRedo={redo}
@@ -326,6 +333,16 @@ export function OpenRecipe({ id }: { id: string | null }) {
       >
         <NewRecipe onTake={open} pasted={pasted} />
       </Dialog>
+      {dialog === 'card' && (
+        <CardDialog
+          onOpenChange={(o) => setDialog(o ? 'card' : null)}
+          doc={doc}
+          read={read}
+          diner={current}
+          library={library}
+          measures={settings.measures}
+        />
+      )}
       <CompareDialog
         open={dialog === 'compare'}
         onOpenChange={(o) => setDialog(o ? 'compare' : null)}

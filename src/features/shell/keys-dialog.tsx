@@ -13,6 +13,7 @@ const GROUPS: readonly { name: string; keys: readonly (readonly [string, string]
       ['7', 'Log'],
       ['Ctrl K', 'Find a recipe, a food, a place'],
       [',', 'Settings'],
+      ['H', 'How to read this'],
       ['?', 'These keys'],
       ['Ctrl V', 'Paste a recipe and audit it'],
     ],

@@ -31,7 +31,7 @@ export function Palette({
 }: {
   views: readonly { readonly href: string; readonly name: string }[];
   onOpenChange: (open: boolean) => void;
-  onDialog: (dialog: 'settings' | 'keys' | null) => void;
+  onDialog: (dialog: 'settings' | 'keys' | 'guide' | null) => void;
 }) {
   const router = useRouter();
   const [words, setWords] = useState('');
@@ -66,6 +66,7 @@ export function Palette({
       run: () => void setSetting(database(), 'openRecipe', null).then(() => go('/')),
     },
     { name: 'Settings: cups, light, everything in one file', run: () => onDialog('settings') },
+    { name: 'How to read this', run: () => onDialog('guide') },
     { name: 'Keys', run: () => onDialog('keys') },
     {
       name: 'Print this page',

@@ -3,7 +3,14 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { toast } from 'sonner';
 import { exportArchive, readArchive, type Archive } from '@/data/archive';
-import { importArchive, lastImport, planImport, undoImport, type ImportPlan } from '@/data/bring-in';
+import {
+  emptyKitchen,
+  importArchive,
+  lastImport,
+  planImport,
+  undoImport,
+  type ImportPlan,
+} from '@/data/bring-in';
 import { database } from '@/data/db';
 import { keep } from '@/data/saving';
 import { setMeasure, setSetting, type Settings, type Theme } from '@/data/settings';
@@ -134,6 +141,7 @@ export function SettingsDialog({
     const out = await keep('the file', () => exportArchive(db()));
     if (!out) return;
     saveFile('dulvet-kitchen.json', 'application/json', JSON.stringify(out.archive, null, 2));
+    set('savedAt', Date.now());
     setRefusal(
       out.left.length > 0
         ? `Saved, but without: ${out.left.map((l) => `${l.what} (${l.why})`).join('; ')}.`
@@ -247,10 +255,25 @@ export function SettingsDialog({
             </div>
           </div>
         )}
+        <div className="mt-3">
+          <Button
+            onClick={() =>
+              void keep('the kitchen', () => emptyKitchen(db(), Date.now())).then(() => {
+                toast('Your kitchen is empty. Paste a first recipe on the Bench.', {
+                  duration: 20_000,
+                  action: { label: 'Undo', onClick: takeBack },
+                });
+                onOpenChange(false);
+              })
+            }
+          >
+            {settings.seeded ? 'Leave the demo: an empty kitchen of your own' : 'Empty the kitchen'}
+          </Button>
+        </div>
         {undoable && !asking && (
           <p className="mt-2">
             <Button look="plain" className="-ml-2 px-2" onClick={takeBack}>
-              Take the last file back
+              Take the last file back, or what was put away
             </Button>
           </p>
         )}

@@ -2,7 +2,7 @@
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { usePathname, useRouter } from 'next/navigation';
-import { useEffect, useState, useSyncExternalStore, type ReactNode } from 'react';
+import { useCallback, useEffect, useState, useSyncExternalStore, type ReactNode } from 'react';
 import { Toaster } from 'sonner';
 import { Key } from '@/ui/button';
 import { allowSingleKeys, useKeys } from '@/ui/use-keys';
@@ -10,6 +10,7 @@ import { useSettings } from '@/kitchen/use-settings';
 import { offeredKitchen, offerKitchen, subscribeOffered } from '@/kitchen/offered';
 import { InMemory, NoStorage, Trouble } from './storage';
 import { useOffline } from './use-offline';
+import { useSaveReminder } from './use-save-reminder';
 import { useStorage } from './use-storage';
 import { useTheme } from './use-theme';
 
@@ -26,24 +27,26 @@ const VIEWS = [
 const RIM_BUTTONS = [
   { opens: 'palette', name: 'Find', cap: 'Ctrl K', always: true },
   { opens: 'settings', name: 'Settings', cap: ',', always: true },
+  { opens: 'guide', name: 'Help', cap: 'H', always: true },
   { opens: 'keys', name: 'Keys', cap: '?', always: false },
 ] as const;
 
 /** The first view is drawn by then. */
 const WHEN_IDLE_MS = 4000;
 
-type Opened = 'settings' | 'keys' | 'palette' | null;
+type Opened = 'settings' | 'keys' | 'palette' | 'guide' | null;
 
 // sheets are fetched when they are opened first
 const SettingsDialog = dynamic(() => import('./settings-dialog').then((m) => m.SettingsDialog), {
   ssr: false,
 });
 const KeysDialog = dynamic(() => import('./keys-dialog').then((m) => m.KeysDialog), { ssr: false });
+const Guide = dynamic(() => import('./guide').then((m) => m.Guide), { ssr: false });
 const Palette = dynamic(() => import('./palette').then((m) => m.Palette), { ssr: false });
 const Files = dynamic(() => import('./files').then((m) => m.Files), { ssr: false });
 
 /** The rim with its places: there before anything else, and the same in every state. */
-function Rim({ onOpen }: { onOpen: (dialog: 'settings' | 'keys' | 'palette') => void }) {
+function Rim({ onOpen }: { onOpen: (dialog: Opened) => void }) {
   const path = usePathname();
   return (
     <header className="no-print flex min-h-[46px] flex-wrap items-center gap-x-3 bg-rim-deep px-3 text-on-rim sm:flex-nowrap sm:gap-x-6 sm:px-5">
@@ -144,9 +147,12 @@ function Everywhere({
   }, []);
   useTheme();
   useOffline();
+  const toSave = useCallback(() => onDialog('settings'), [onDialog]);
+  useSaveReminder(toSave);
   useKeys({
     ...Object.fromEntries(VIEWS.map(({ href, key }) => [key, () => router.push(href)])),
     '?': () => onDialog('keys'),
+    h: () => onDialog('guide'),
     ',': () => onDialog('settings'),
   });
   // the palette opens from a field too: nothing is typed with Control
@@ -177,6 +183,7 @@ function Everywhere({
           offered={offered}
         />
       )}
+      {dialog === 'guide' && <Guide onOpenChange={shut} onKeys={() => onDialog('keys')} />}
       {dialog === 'keys' && <KeysDialog open onOpenChange={shut} />}
       {dialog === 'palette' && <Palette views={VIEWS} onOpenChange={shut} onDialog={onDialog} />}
       <Toaster
