@@ -272,6 +272,7 @@ test('a recipe card is printed in the units of whoever cooks from it, with nothi
 test('the words as first brought in are one tap away, whatever was edited since', async ({ page }) => {
   await openBench(page);
   await takeIn(page, 'First pot\nServes 2\n\n1 onion\n100 g rice');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('First pot');
   await page.keyboard.press('t');
   const text = page.getByLabel("The recipe's whole text");
   await putText(text, 'Second pot\nServes 2\n\n5 onions\n100 g rice');
