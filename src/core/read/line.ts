@@ -27,6 +27,8 @@ const PIECE_ONLY_ARTICLE = (words: FoodWords) =>
   !words.measures[0].stated &&
   !words.measures[0].each;
 
+/** More than this of counted pieces is in no kitchen's pot. */
+const MOST_COUNTED_G = 15_000;
 /** Numbers that are no count of anything: "oats 150", "soya milk 450". */
 const LEAST_BARE = 20;
 const GRAM = readUnit('g', 'g', 0)?.unit ?? null;
@@ -70,6 +72,9 @@ function readFood(
     return { read: { ...base, grams: null, readings: [], might: [] }, options: null, byPlate: false };
   const amountOf = (f: Food): Weighed | null => {
     const weighed = weigh(words, f, settings.measures);
+    // "peas 500" are grams: nobody counts so many
+    const grams = (weighed?.grams.best ?? 0) > MOST_COUNTED_G ? withoutUnit(words) : null;
+    if (grams) return weigh(grams, f, settings.measures);
     if (weighed) return weighed;
     if (words.measures.length === 0 || PIECE_ONLY_ARTICLE(words)) return unsaid(f, line.purpose, servings);
     const purposed =

@@ -38,7 +38,7 @@ const BIT =
 
 /** "haldi 1/4 tsp", "onions 3": a food and how much of it. */
 const AMOUNT_BEHIND =
-  /^([a-z][a-z' -]{2,30}?)\s+(?:\d[\d./-]*|[½¼¾⅓⅔])\s*(?:tbsps?|tsps?|tablespoons?|teaspoons?|cups?|ml|l|g|kg|oz|lbs?|tins?|cans?|cloves?)?$/;
+  /^([a-z][a-z' -]{2,30}?)\s*(?:\([^)]{1,24}\))?\s+(?:\d[\d./-]*|[½¼¾⅓⅔])\s*(?:(?:tbsps?|tsps?|tablespoons?|teaspoons?|cups?|ml|l|g|kg|oz|lbs?|tins?|cans?|cloves?|med|medium|small|large|big|lg|sm)(?:\s+[a-z][a-z0-9 &'-]{0,60})?)?[.!]?$/;
 
 /** "red onions quartered", "potatoes cut in wedges": a name without what is done to it. */
 function withoutEnd(words: string): string {
@@ -51,11 +51,23 @@ function withoutEnd(words: string): string {
   return parts.join(' ');
 }
 
+/** "3 tbsp yogurt 1 tsp mustard a bit of lemon": further amounts with nothing before them. */
+const RUN_ON =
+  /(?<=[a-z)])(?<!\b(?:or|of|about|around|to|and|plus|with|in|per|a|an|the|from|by|for|at|each|x|than|only|just|maybe|another|say|max|least|most))\s+(?=(?:[\d½¼¾⅓⅔][\d./]* ?(?:tbsps?|tsps?|tablespoons?|teaspoons?|cups?|ml|g|kg|oz|lbs?) |(?:a )?(?:bit|pinch|handful|splash|dash|squeeze|knob|drizzle) of )[a-z])/gi;
+function runOns(text: string): RegExpExecArray[] {
+  const opens =
+    /^[^\d½¼¾⅓⅔]{0,24}[\d½¼¾⅓⅔][\d./]* ?(?:tbsps?|tsps?|tablespoons?|teaspoons?|cups?|ml|g|kg|oz|lbs?) [a-z]/i;
+  // with commas in it, they are what parts it
+  return !/[,;]/.test(text) && opens.test(text) ? [...text.matchAll(RUN_ON)] : [];
+}
+
 /** "2 onions, 3 carrots, 1 tin tomatoes" on one line: a list, cut where a new food starts. */
 function splitAtFoods(text: string, listed: boolean): Stretch[] {
   const start = 0;
   const whole: Stretch[] = [{ text, start, end: start + text.length }];
-  const cuts = [...text.matchAll(/[,;]\s+|\s+\/\/\s+|(?<=\))\s+(?=\d+\s)/g)];
+  const cuts = [...text.matchAll(/[,;]\s+|\s+\/\/\s+|(?<=\))\s+(?=\d+\s)/g), ...runOns(text)].sort(
+    (a, b) => a.index - b.index,
+  );
   if (cuts.length === 0) return whole;
   const pieces: { text: string; start: number }[] = [];
   let from = 0;
@@ -121,7 +133,9 @@ function splitAtFoods(text: string, listed: boolean): Stretch[] {
     }
     from = cut ? to + cut[0].length : to;
   }
-  const counted = pieces.filter((p) => startsWithAmount(p.text) || BIT.test(p.text)).length;
+  const counted = pieces.filter(
+    (p) => startsWithAmount(p.text) || BIT.test(p.text) || AMOUNT_BEHIND.test(clean(p.text).toLowerCase()),
+  ).length;
   if (!listed && counted === 0 && !/\d/.test(text)) return foodList(text) ?? whole;
   if (pieces.length < 2 || (!listed && counted < 2)) return whole;
   return pieces.map((p, i) => {

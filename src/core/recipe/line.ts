@@ -118,6 +118,9 @@ function turnJuice(text: string): { text: string; zest: boolean } {
   };
 }
 
+/** A word or two and a colon, and behind it an amount of something. */
+const LABEL =
+  /^\s*[a-z][a-z' -]{1,24}:\s+(?=(?:[\d½¼¾⅓⅔][\d./]*|an?|half an?) ?(?:tbsps?|tsps?|tablespoons?|teaspoons?|cups?|ml|g|kg|oz|lbs?|cans?|tins?)\b\.? (?:of )?[a-z]{3})/i;
 /** A form that names no food: of the one before. */
 const FORM_ALONE = /^(?:fresh|dried|frozen|canned|tinned|ground|powdered|bottled|jarred)$/;
 const FORM_BEFORE =
@@ -189,6 +192,9 @@ export function readLineWords(line: string): LineWords {
   if (refused) written = written.replace(/\s+(?:no|nor|or|and no)\s+.*$/i, '');
   // the whole grain of a flour or bread is no size of it
   written = written.replace(/\bwhole[ -](?=wheat|grain|meal)/gi, 'whole').replace(/\bwhole (?=kernel)/gi, '');
+  // "mayo-ish: 3 tbsp soy yogurt": a name for what comes, not "rice: 200 g"
+  const label = LABEL.exec(written)?.[0];
+  if (label) written = written.slice(label.length);
   let text = written.toLowerCase();
   const cleaned = written;
   const orSo = /\bor so\b|\b(?:ish|or thereabouts|give or take)\b/.test(text);
@@ -260,7 +266,8 @@ export function readLineWords(line: string): LineWords {
   rest = rest.replace(NOISE, '');
   let { food, rest: prep } = splitPreparation(rest.replace(/\s+\bor so\b/, ' '));
   // "1 cup peeled, diced sweet potato": what is done comes before the food
-  while (prep && onlyPreparation(food)) {
+  const sliced = measured.measures.some((m) => m.unit?.id === 'slice');
+  while (prep && !sliced && onlyPreparation(food)) {
     const next = splitPreparation(prep);
     food = `${food} ${next.food.trim()}`;
     prep = next.rest;
@@ -297,7 +304,7 @@ export function readLineWords(line: string): LineWords {
     !equivalent &&
     behindName &&
     measured.measures.length > 0 &&
-    measured.measures.every((m) => !m.unit || m.unit.kind === 'count')
+    measured.measures.every((m) => !m.unit || m.unit.kind === 'count' || (m.unit.package && !m.each))
   ) {
     equivalent = bracketEquivalent(`(${behindName[1]})`, `(${behindName[1]})`)?.measure ?? null;
     if (equivalent) bare = bare.slice(0, behindName.index);

@@ -50,6 +50,20 @@ const TELLS =
 const opensWithFood = (text: string): boolean =>
   (findFood(text.toLowerCase().replace(/[,(;:].*$|\s[-–—].*$/, ''), '', 1)[0]?.confidence ?? 0) >= SURE;
 
+/** "potato 3 med", "peas (frozen) 500", "stock 1.2 l made with two cubes": a name, an amount behind it, talk. */
+const COUNTED_BEHIND =
+  /^([a-z][a-z' -]{2,30}?)\s*(?:\([^)]{1,24}\))?\s+(?:x ?)?[\d½¼¾⅓⅔][\d./]*\s*(?:(?:tbsps?|tsps?|cups?|ml|l|g|kg|oz|lbs?|tins?|cans?|cloves?|med|medium|small|large|big|lg|sm)(?:\s+[a-z][a-z0-9 &'-]{0,50})?)?$/i;
+/** True where most of what stands between commas is a food with its amount behind it: a list in one row. */
+function listsBehind(text: string): boolean {
+  const parts = text.split(/,\s+/);
+  if (parts.length < 3) return false;
+  const counted = parts.filter((p) => {
+    const name = COUNTED_BEHIND.exec(p.trim())?.[1];
+    return name !== undefined && opensWithFood(name);
+  }).length;
+  return counted >= 2 && counted * 2 >= parts.length;
+}
+
 /** How much a line looks like an ingredient (positive) or a step (negative). */
 const unmarkedScore = remember((text: string): number => {
   const cleaned = clean(text);
@@ -76,6 +90,7 @@ const unmarkedScore = remember((text: string): number => {
   }
   if (STEP_INSIDE.test(cleaned)) score -= 1.5;
   if (NAME_AMOUNT.test(cleaned)) score += 1.5;
+  if (listsBehind(cleaned)) score += 5;
   // "aubergine 2 lg"
   const counted = NAME_COUNT.exec(cleaned)?.[1];
   if (counted && opensWithFood(counted)) score += 3;

@@ -134,6 +134,26 @@ function ofOneItem(s: Sentence, c: ClauseSpan, k: number): { from: number; to: n
   return !whole && behindFood ? piece : null;
 }
 
+/** "Real peanut version: …": another way to make it, beside this one. */
+const isOtherVersion = (s: Sentence): boolean =>
+  s.label.length > 1 &&
+  ['version', 'way', 'option'].includes(s.label.at(-1)?.word ?? '') &&
+  !['my', 'our', 'this'].includes(s.label[0]?.word ?? '');
+
+const HAVING = new Set(['have', 'got', "you've", 'you’ve', "there's", "we've", "i've"]);
+/** "if you have avocado, a quarter each on top": what somebody may have goes in where they have it. */
+function hasIt({ tokens, clauses }: Sentence, c: ClauseSpan, from: number): boolean {
+  const had = tokens.slice(c.from, from).some((t) => HAVING.has(t.word));
+  const next = clauses[clauses.indexOf(c) + 1];
+  return (
+    had &&
+    next !== undefined &&
+    tokens
+      .slice(next.from, next.to)
+      .some((t) => t.word === 'each' || t.word === 'it' || t.word === 'some' || t.word === 'top')
+  );
+}
+
 /**
  * True where it may be left undone.
  *
@@ -141,6 +161,7 @@ function ofOneItem(s: Sentence, c: ClauseSpan, k: number): { from: number; to: n
  */
 export function isOptional(s: Sentence, c: ClauseSpan, food?: number): boolean {
   if (s.label.some((t, i) => OPTIONAL.at(s.label, i) !== null && t.kind === 'word')) return true;
+  if (isOtherVersion(s)) return true;
   const said = OPTIONAL.has(s.tokens, c.from, c.to);
   if (said >= 0) {
     const piece = food === undefined ? null : ofOneItem(s, c, said);
@@ -385,8 +406,10 @@ function saysMadeOf({ tokens }: Sentence, from: number): boolean {
  * @param to the token behind it
  */
 export function polarityOf(s: Sentence, c: ClauseSpan, from: number, to: number): Polarity {
+  if (c.opener === 'if' && hasIt(s, c, from)) return 'optional';
   if (c.opener === 'until' || c.opener === 'till' || c.opener === 'if' || c.opener === 'unless')
     return 'remark';
+  if (isOtherVersion(s)) return verbNegated(s, c) ? 'not' : 'optional';
   if (
     s.label.some((t) => ['substitute', 'substitution', 'alternatively', 'alternative', 'or'].includes(t.word))
   )

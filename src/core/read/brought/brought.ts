@@ -22,6 +22,9 @@ import { unknowns } from './unknowns';
 /** Characters of an ingredient line beyond which its end is not looked at again. */
 const MOST_TAIL = 300;
 
+/** `Chickpea "tuna"`: what is called so is not. */
+const SO_CALLED = /["“”][^"“”]{2,30}["“”]/g;
+
 type Told = Pick<Recipe, 'steps' | 'title'> & Partial<Pick<Recipe, 'notes' | 'lines'>>;
 
 const parsed = new WeakMap<Larder, (text: string) => readonly Sentence[]>();
@@ -74,7 +77,7 @@ export function scanOf(
     }),
     ...(settings.names === false
       ? []
-      : [recipe.title, ...sections].map((text) => ({
+      : [recipe.title.replace(SO_CALLED, ' '), ...sections].map((text) => ({
           text,
           start: 0,
           end: 0,
@@ -154,7 +157,29 @@ export function broughtBy(
       strayAmounts(scan, source, sentence, c);
     }
   larger(scan);
-  return scan.out;
+  return scan.prose ? scan.out.filter((line) => !toldAgain(line, scan.out)) : scan.out;
+}
+
+/** Kinds of which a mention and an amount of the same are one: never of what is added by feeling. */
+const TOLD_ONCE = new Set(['whole-grain', 'refined-grain', 'starch', 'bean', 'vegetable', 'leaf', 'fruit']);
+const unsaidAmount = (line: ReadLine): boolean =>
+  line.foods.some((f) => f.readings.some((r) => r.startsWith('no amount')));
+
+/** "feeds four with rice, 75 g brown rice each": the rice that is named first is the one that is weighed. */
+function toldAgain(line: ReadLine, all: readonly ReadLine[]): boolean {
+  const [food] = line.foods;
+  if (!food?.food || line.foods.length > 1 || !TOLD_ONCE.has(food.food.kind) || !unsaidAmount(line))
+    return false;
+  const named = tokens(food.text);
+  return all.some((other) => {
+    const [weighed] = other.foods;
+    if (other === line || !weighed?.food || !weighed.grams || other.optional || unsaidAmount(other))
+      return false;
+    const words = tokens(weighed.text);
+    return (
+      words.length > named.length && TOLD_ONCE.has(weighed.food.kind) && named.every((w) => words.includes(w))
+    );
+  });
 }
 
 /** Words before an amount that tell what the line's own food is made of or weighs, not what goes in beside it. */
