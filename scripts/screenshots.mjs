@@ -45,12 +45,18 @@ try {
   await shot(wide, 'table');
   await wide.keyboard.press('Escape');
   await wide.keyboard.press(',');
+  await wide.getByRole('dialog', { name: 'Settings' }).waitFor();
   await shot(wide, 'settings');
   await wide.keyboard.press('Escape');
   await wide.goto(`${address}/shelf`);
-  await wide.getByRole('row').nth(3).waitFor();
+  // every row is judged
+  await wide.getByRole('row').last().getByRole('img').first().waitFor({ timeout: 60_000 });
   await wide.waitForTimeout(600);
   await shot(wide, 'shelf');
+  await wide.getByRole('button', { name: 'Map' }).click();
+  await wide.locator('.js-plotly-plot .point').first().waitFor({ timeout: 30_000 });
+  await wide.waitForTimeout(600);
+  await shot(wide, 'shelf-map');
   await wide.goto(`${address}/stove`);
   await wide.getByRole('region', { name: 'The plan' }).waitFor({ timeout: 30_000 });
   await wide.waitForTimeout(600);
