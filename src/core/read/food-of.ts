@@ -125,6 +125,9 @@ export function find(line: FoodWords, larder: Larder): Found {
   const sauce = /(?:^|\s)soy$/.test(words.food) && words.measures.every((m) => m.unit?.kind !== 'mass');
   const plain = sliced ? `${words.food.trim()} bread` : sauce ? `${words.food} sauce` : words.food;
   const jar = words.measures.some((m) => m.unit?.id === 'jar');
+  // a tube of polenta is cooked, a jar of peppers is in brine
+  const tube = words.measures.some((m) => m.unit?.id === 'tube');
+  const ofTube = tube ? larder.finder.find(`tube ${plain}`, words.notes, 1)[0] : undefined;
   const jarred = jar && !/\bjar(?:red)?\b/.test(plain) ? `jarred ${plain}` : null;
   const ofJar = jarred ? larder.finder.find(jarred, words.notes, 1)[0] : undefined;
   const phrase =
@@ -132,7 +135,9 @@ export function find(line: FoodWords, larder: Larder): Found {
       ? jarred
       : can && !/\b(?:canned|tinned)\b/.test(plain)
         ? `canned ${plain}`
-        : plain;
+        : ofTube && ofTube.confidence >= 0.95 && /\btube\b/.test(ofTube.as)
+          ? `tube ${plain}`
+          : plain;
   const recipe = larder.recipes?.find(words.food, words.notes);
   if (recipe?.kind === 'food')
     return { food: recipe.food, confidence: 1, candidates: [], phrase, meant: true };

@@ -3,6 +3,7 @@ import { useEffect } from 'react';
 import { toast } from 'sonner';
 
 const DAY = 24 * 60 * 60 * 1000;
+const AFTER_THE_VIEW_MS = 2500;
 
 /** Says that a newer Dulvet is ready; it is opened when every tab was closed, or when the cook says so. */
 function say(waiting: ServiceWorker): void {
@@ -38,8 +39,11 @@ export function useOffline(): void {
       });
       timer = setInterval(() => void registration.update().catch(() => undefined), DAY);
     };
-    // a browser that refuses goes on as before
-    void start().catch(() => undefined);
-    return () => clearInterval(timer);
+    // what is looked at goes first; a browser that refuses goes on as before
+    const soon = setTimeout(() => void start().catch(() => undefined), AFTER_THE_VIEW_MS);
+    return () => {
+      clearTimeout(soon);
+      clearInterval(timer);
+    };
   }, []);
 }

@@ -2,7 +2,6 @@
 import { useEffect } from 'react';
 import { toast } from 'sonner';
 import { database } from '@/data/db';
-import { changesSinceCopy } from '@/data/edits';
 import { readSettings, setSetting } from '@/data/settings';
 
 /** So many changes without a copy are worth a word, once a day at most. */
@@ -17,6 +16,8 @@ export function useSaveReminder(onSave: () => void): void {
       const { savedAt, remindedAt } = await readSettings(database());
       const now = Date.now();
       if (now - remindedAt < DAY) return;
+      // what an edit is checked by is no part of the frame
+      const { changesSinceCopy } = await import('@/data/edits');
       const changes = await changesSinceCopy(database(), savedAt);
       if (changes < MANY) return;
       await setSetting(database(), 'remindedAt', now);
