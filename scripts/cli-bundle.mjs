@@ -1,18 +1,17 @@
 // The command line in one file, built again whenever its source or the compiled content is newer.
 import { readdirSync, readFileSync, renameSync, rmSync, statSync } from 'node:fs';
 import path from 'node:path';
+import { fileURLToPath } from 'node:url';
 
-const root = path.resolve(import.meta.dirname, '..');
+const root = path.resolve(path.dirname(fileURLToPath(import.meta.url)), '..');
 /** What the bundle is made of. */
 const SOURCES = ['cli', 'src/core', 'src/server', 'src/data', 'content/compiled', 'package.json'];
 export const BUNDLE = path.join(root, 'dist/dulvet.cjs');
 
 function newest(file) {
-  const { mtimeMs, isDirectory } = ((s) => ({ mtimeMs: s.mtimeMs, isDirectory: s.isDirectory() }))(
-    statSync(file),
-  );
-  if (!isDirectory) return mtimeMs;
-  let last = mtimeMs;
+  const stat = statSync(file);
+  if (!stat.isDirectory()) return stat.mtimeMs;
+  let last = stat.mtimeMs;
   for (const entry of readdirSync(file, { withFileTypes: true })) {
     if (entry.isDirectory()) last = Math.max(last, newest(path.join(file, entry.name)));
     else if (/\.(?:ts|json|mjs)$/.test(entry.name) && !/\.(?:test|fixture)\.ts$/.test(entry.name))
@@ -62,5 +61,7 @@ export async function upToDate() {
     logLevel: 'warning',
   });
   renameSync(outfile, BUNDLE);
-  rmSync(outfile, { force: true });
+  // code compiled of an older bundle is of no more use
+  for (const name of readdirSync(path.dirname(BUNDLE)))
+    if (name.endsWith('.cache')) rmSync(path.join(path.dirname(BUNDLE), name), { force: true });
 }

@@ -7,12 +7,13 @@ import { BUNDLE, upToDate } from './cli-bundle.mjs';
 
 await upToDate();
 const require = createRequire(BUNDLE);
-const CACHE = `${BUNDLE}.${process.version}.cache`;
+// by the very bundle it was compiled of: one built while another still runs has a cache of its own
+const CACHE = `${BUNDLE}.${process.version}.${statSync(BUNDLE).mtimeMs}.cache`;
 
-/** The code that V8 compiled the last time, unless the bundle is newer. */
+/** The code that V8 compiled the last time. */
 function compiledBefore() {
   try {
-    return statSync(CACHE).mtimeMs >= statSync(BUNDLE).mtimeMs ? readFileSync(CACHE) : undefined;
+    return readFileSync(CACHE);
   } catch {
     return undefined;
   }

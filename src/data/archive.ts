@@ -86,6 +86,22 @@ function nameOf(table: TableName, row: unknown): string {
   return `${table}: ${(name || 'untitled').slice(0, 80)}`;
 }
 
+/** Rows as a file holds them; those that the file's own checks would refuse are named in `left`. */
+function writable(table: TableName, rows: readonly unknown[], left: LeftOut[]): unknown[] {
+  return rows.flatMap((row) => {
+    // how often it was written here is no part of it
+    const { rev: _, ...plain } = row as { rev?: number };
+    const parsed = ROWS[table].safeParse(table === 'recipes' ? plain : row);
+    if (parsed.success) return [parsed.data];
+    const [issue] = parsed.error.issues;
+    left.push({
+      what: nameOf(table, row),
+      why: `${issue?.path.map(String).join(' ') ?? ''}: ${issue?.message ?? 'is not as it should be'}`,
+    });
+    return [];
+  });
+}
+
 /**
  * Everything that is kept, for a file. A row that cannot be written (by the same checks that reading it again makes) is
  * left out and named: one bad recipe does not keep the others from being saved.
@@ -94,22 +110,12 @@ export async function exportArchive(
   db: DulvetDatabase,
 ): Promise<{ readonly archive: Archive; readonly left: readonly LeftOut[] }> {
   const left: LeftOut[] = [];
-  const rowsOf = async (table: TableName): Promise<unknown[]> => {
-    const rows: unknown[] =
-      table === 'diners' ? await db.diners.orderBy('order').toArray() : await db.table(table).toArray();
-    return rows.flatMap((row) => {
-      // how often it was written here is no part of it
-      const { rev: _, ...plain } = row as { rev?: number };
-      const parsed = ROWS[table].safeParse(table === 'recipes' ? plain : row);
-      if (parsed.success) return [parsed.data];
-      const [issue] = parsed.error.issues;
-      left.push({
-        what: nameOf(table, row),
-        why: `${issue?.path.map(String).join(' ') ?? ''}: ${issue?.message ?? 'is not as it should be'}`,
-      });
-      return [];
-    });
-  };
+  const rowsOf = async (table: TableName): Promise<unknown[]> =>
+    writable(
+      table,
+      table === 'diners' ? await db.diners.orderBy('order').toArray() : await db.table(table).toArray(),
+      left,
+    );
   const { measures, ...others } = await readSettings(db);
   // the cook's hand has rows of its own
   const { hand: _, ...cups } = measures;
@@ -123,21 +129,21 @@ export async function exportArchive(
     archive: {
       schema: 'dulvet.archive/1',
       ...tables,
-      settings: own.success ? own.data : DEFAULT_SETTINGS,
+      settings: own.success ? own.data : ArchiveSchema.shape.settings.parse(DEFAULT_SETTINGS),
     } as Archive,
     left,
   };
 }
 
-/** Some recipes as a file that any kitchen can bring in. */
-export async function exportRecipes(db: DulvetDatabase, ids: readonly string[]): Promise<Archive> {
-  const { archive } = await exportArchive(db);
-  const wanted = new Set(ids);
-  return ArchiveSchema.parse({
-    schema: archive.schema,
-    recipes: archive.recipes.filter((r) => wanted.has(r.id)),
-    diners: [],
-  });
+/** Some recipes as a file that any kitchen can bring in; one that cannot be written is left out and named. */
+export async function exportRecipes(
+  db: DulvetDatabase,
+  ids: readonly string[],
+): Promise<{ readonly archive: Archive; readonly left: readonly LeftOut[] }> {
+  const left: LeftOut[] = [];
+  const kept = (await db.recipes.bulkGet([...ids])).filter((r) => r !== undefined);
+  const recipes = writable('recipes', kept, left);
+  return { archive: ArchiveSchema.parse({ schema: 'dulvet.archive/1', recipes, diners: [] }), left };
 }
 
 export type ArchiveReading =

@@ -18,6 +18,36 @@ const door = (index: number): Door<LibraryDoor> =>
 export const askLibrary: Door<LibraryDoor>['ask'] = (question) => door(0).ask(question);
 
 /**
+ * Does the parts of some work with a library, the first ones first, by several workers at once.
+ *
+ * @param most   no more workers than this, however many cores there are
+ * @param signal stops it: the parts that are begun are finished
+ */
+async function inParts(
+  recipes: readonly KeptRecipe[],
+  context: LibraryContext,
+  parts: number,
+  most: number,
+  signal: AbortSignal,
+  work: (at: number, ask: Door<LibraryDoor>['ask']) => Promise<void>,
+): Promise<void> {
+  const cores = typeof navigator === 'undefined' ? 2 : (navigator.hardwareConcurrency ?? 2);
+  const workers = Math.max(1, Math.min(MOST_WORKERS, cores - 1, most));
+  let next = 0;
+  const run = async (worker: number) => {
+    if (parts === 0) return;
+    const { ask } = door(worker);
+    await ask((d) => d.open(recipes, context));
+    while (next < parts && !signal.aborted) {
+      const at = next;
+      next += 1;
+      await work(at, ask);
+    }
+  };
+  await Promise.all(Array.from({ length: workers }, (_, i) => run(i)));
+}
+
+/**
  * Verdicts of all recipes under some protocols, by several workers at once.
  *
  * @param onProgress told how many are done
@@ -31,23 +61,14 @@ export async function judgeAll(
   signal: AbortSignal,
 ): Promise<LibraryVerdicts[]> {
   const chunks = Math.ceil(recipes.length / CHUNK);
-  const cores = typeof navigator === 'undefined' ? 2 : (navigator.hardwareConcurrency ?? 2);
-  const workers = Math.max(1, Math.min(MOST_WORKERS, cores - 1, chunks));
   const out: LibraryVerdicts[][] = [];
-  let next = 0;
   let done = 0;
-  const run = async (worker: number) => {
-    await door(worker).ask((d) => d.open(recipes, context));
-    while (next < chunks && !signal.aborted) {
-      const at = next;
-      next += 1;
-      const judged = await door(worker).ask((d) => d.judge(at * CHUNK, (at + 1) * CHUNK, protocols));
-      out[at] = judged;
-      done += judged.length;
-      if (!signal.aborted) onProgress(done);
-    }
-  };
-  await Promise.all(Array.from({ length: workers }, (_, i) => run(i)));
+  await inParts(recipes, context, chunks, chunks, signal, async (at, ask) => {
+    const judged = await ask((d) => d.judge(at * CHUNK, (at + 1) * CHUNK, protocols));
+    out[at] = judged;
+    done += judged.length;
+    if (!signal.aborted) onProgress(done);
+  });
   return out.flat();
 }
 
@@ -59,6 +80,8 @@ export interface KeyedRow {
 
 /** Rows that are asked for together: a screenful first, so that what is looked at is there at once. */
 const ROWS = 40;
+/** Another worker takes the whole library in: not for fewer parts than these. */
+const FEW = 4;
 
 /**
  * The shelf's rows: those that are kept under the same key as they stand, the others worked out by several workers, the
@@ -76,7 +99,7 @@ export async function shelfRows(
   onRows: (rows: readonly KeyedRow[], fresh: boolean, of: number) => void,
   signal: AbortSignal,
 ): Promise<void> {
-  const keys = await door(0).ask((d) => d.open(recipes, context, protocols));
+  const keys = await askLibrary((d) => d.keys(recipes, context, protocols));
   if (signal.aborted) return;
   const same: KeyedRow[] = [];
   const places: number[] = [];
@@ -87,26 +110,16 @@ export async function shelfRows(
   });
   onRows(same, false, recipes.length);
   const chunks = Math.ceil(places.length / ROWS);
-  const cores = typeof navigator === 'undefined' ? 2 : (navigator.hardwareConcurrency ?? 2);
-  // another worker takes the whole library in: not for a few rows
-  const workers = Math.max(1, Math.min(MOST_WORKERS, cores - 1, Math.floor(chunks / 4)));
-  let next = 0;
-  const run = async (worker: number) => {
-    if (chunks === 0) return;
-    if (worker > 0) await door(worker).ask((d) => d.open(recipes, context, protocols));
-    while (next < chunks && !signal.aborted) {
-      const part = places.slice(next * ROWS, (next + 1) * ROWS);
-      next += 1;
-      const rows = await door(worker).ask((d) => d.rows(part, protocols));
-      if (signal.aborted) return;
-      onRows(
-        rows.map((row, i) => ({ key: keys[part[i] as number] as string, row })),
-        true,
-        recipes.length,
-      );
-    }
-  };
-  await Promise.all(Array.from({ length: workers }, (_, i) => run(i)));
+  await inParts(recipes, context, chunks, Math.floor(chunks / FEW), signal, async (at, ask) => {
+    const part = places.slice(at * ROWS, (at + 1) * ROWS);
+    const rows = await ask((d) => d.rows(part, protocols));
+    if (signal.aborted) return;
+    onRows(
+      rows.map((row, i) => ({ key: keys[part[i] as number] as string, row })),
+      true,
+      recipes.length,
+    );
+  });
 }
 
 /** What the worker needs of kept recipes, and no more: less to copy over. */

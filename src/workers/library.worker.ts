@@ -113,19 +113,14 @@ const doorway = {
     });
   },
 
-  /**
-   * Takes a library in, to be judged part by part: any of its recipes may be an ingredient of any other.
-   *
-   * @returns what each recipe's verdicts hang on, as a key (`shelfKeys`)
-   */
-  open(
-    recipes: readonly KeptRecipe[],
-    context: LibraryContext,
-    protocols: readonly Protocol[] = [],
-  ): string[] {
+  /** Takes a library in, to be judged part by part: any of its recipes may be an ingredient of any other. */
+  open(recipes: readonly KeptRecipe[], context: LibraryContext): void {
     shelf = { recipes, library: libraryIn(recipes, context) };
-    const ground = keyOf(JSON.stringify([process.env.DULVET_RULES ?? '', context, protocols]));
-    return shelfKeys(recipes, ground);
+  },
+
+  /** What each recipe's verdicts hang on, as a key (`shelfKeys`). */
+  keys(recipes: readonly KeptRecipe[], context: LibraryContext, protocols: readonly Protocol[]): string[] {
+    return shelfKeys(recipes, keyOf(JSON.stringify([process.env.DULVET_RULES ?? '', context, protocols])));
   },
 
   /** Rows of the shelf for some recipes of the library that is open, by their places in it. */

@@ -51,6 +51,9 @@ export function kitchenWeight(grams: number, imperial: boolean): string {
   return `${roundGrams(grams)} g`;
 }
 
+/** Kinds of what is poured: millilitres say it, grams do not. */
+export const POURED = ['stock', 'water', 'acid', 'plant-milk', 'juice', 'alcohol', 'salty'] as const;
+
 /** How a recipe states its amounts. */
 export type Manner = 'spoons' | 'metric' | 'imperial';
 

@@ -121,7 +121,7 @@ export function toJsonLd(read: ReadRecipe, audit: RecipeAudit): string {
     name: recipe.title,
     ...(serves ? { recipeYield: serves } : {}),
     ...(recipe.notes.length > 0 ? { description: recipe.notes.map((t) => t.text).join('\n') } : {}),
-    recipeIngredient: partsOf(read).flatMap((p) => p.lines),
+    recipeIngredient: partsOf(read).flatMap((p) => p.lines.map((l) => l.line.text)),
     recipeInstructions: recipe.steps.map((s) => ({ '@type': 'HowToStep', text: s.text })),
     nutrition: {
       '@type': 'NutritionInformation',

@@ -1,15 +1,16 @@
-import type { ReadRecipe } from '@/core/read/types';
+import type { ReadLine, ReadRecipe } from '@/core/read/types';
 
 /** Lines of a list by the part they stand under, in the order they come. */
 export function partsOf(
   read: ReadRecipe,
-): { readonly section: string | null; readonly lines: readonly string[] }[] {
-  const out: { section: string | null; lines: string[] }[] = [];
-  for (const { line, origin } of read.lines) {
-    if (origin !== 'ingredients') continue;
+): { readonly section: string | null; readonly lines: readonly ReadLine[] }[] {
+  const out: { section: string | null; lines: ReadLine[] }[] = [];
+  for (const line of read.lines) {
+    if (line.origin !== 'ingredients') continue;
+    const { section } = line.line;
     const last = out.at(-1);
-    if (last && last.section === line.section) last.lines.push(line.text);
-    else out.push({ section: line.section, lines: [line.text] });
+    if (last && last.section === section) last.lines.push(line);
+    else out.push({ section, lines: [line] });
   }
   return out;
 }
@@ -32,7 +33,7 @@ export function toMarkdown(read: ReadRecipe): string {
     '## Ingredients',
     ...partsOf(read).flatMap(({ section, lines }) => [
       ...(section ? ['', `### ${section}`] : []),
-      ...lines.map((l) => `- ${l}`),
+      ...lines.map((l) => `- ${l.line.text}`),
     ]),
     ...(recipe.steps.length > 0
       ? ['', '## Method', ...recipe.steps.map((s, i) => `${i + 1}. ${s.text}`)]

@@ -2,24 +2,12 @@ import { densityOf } from '@/core/food/weigh';
 import { millilitres, type MeasureSettings } from '@/core/measure/units';
 import { readLine } from '@/core/read/line';
 import type { ReadLine } from '@/core/read/types';
-import { kitchenVolume, kitchenWeight, roundGrams } from './amount';
+import { kitchenVolume, kitchenWeight, POURED, roundGrams } from './amount';
 
 /** What amounts are written in: as the cook wrote them, weighed and in millilitres, or in US cups, pounds and ounces. */
 export type UnitSystem = 'written' | 'metric' | 'us';
 
-/** What is poured: millilitres say it, grams do not. */
-const POURED = new Set([
-  'stock',
-  'water',
-  'acid',
-  'plant-milk',
-  'juice',
-  'alcohol',
-  'oil',
-  'syrup',
-  'salty',
-  'condiment',
-]);
+const IN_ML = new Set<string>([...POURED, 'oil', 'syrup', 'condiment']);
 /** What US cooks buy by the pound, and do not measure by the cup. */
 const BY_THE_POUND = new Set([
   'vegetable',
@@ -75,7 +63,7 @@ export function lineInUnits(line: ReadLine, system: UnitSystem, measures: Measur
     const metric = ['ml', 'dl', 'cl', 'l'].includes(unit.id);
     if (ml < LEAST_ML) return own;
     if (system === 'metric') {
-      if (!metric) amount = POURED.has(food.kind) ? inMillilitres(ml) : `${roundGrams(grams.best)} g`;
+      if (!metric) amount = IN_ML.has(food.kind) ? inMillilitres(ml) : `${roundGrams(grams.best)} g`;
     } else if (metric) amount = kitchenVolume(ml);
   }
   if (amount === null) return own;

@@ -2,23 +2,12 @@ import { formatQuantity } from 'format-quantity';
 import { numericQuantity } from 'numeric-quantity';
 import { foodById, type Food } from '@/core/food/table';
 import { densityOf } from '@/core/food/weigh';
-import { kitchenAmount, roundGrams, spoonable, type Manner } from '@/core/format/amount';
+import { kitchenAmount, POURED, roundGrams, spoonable, type Manner } from '@/core/format/amount';
 import { remembered } from '@/core/read/remembered';
 import type { ReadLine, ReadSettings } from '@/core/read/types';
 import type { SwapRow } from './schema';
 
-const LIQUID = new Set([
-  'stock',
-  'water',
-  'acid',
-  'plant-milk',
-  'juice',
-  'alcohol',
-  'coconut',
-  'plant-dairy',
-  'canned-bean',
-  'salty',
-]);
+const LIQUID = new Set<string>([...POURED, 'coconut', 'plant-dairy', 'canned-bean']);
 
 function mannerOf(line: ReadLine): Manner {
   const unit = line.words?.foods[0]?.measures[0]?.unit;

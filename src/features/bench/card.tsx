@@ -3,10 +3,10 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo, useState } from 'react';
 import { showRange } from '@/core/format/figures';
 import { lineInUnits, type UnitSystem } from '@/core/format/units';
-import { servingsRow } from '@/core/format/markdown';
+import { partsOf, servingsRow } from '@/core/format/markdown';
 import type { MeasureSettings } from '@/core/measure/units';
 import type { Library } from '@/core/read/library';
-import type { ReadLine, ReadRecipe } from '@/core/read/types';
+import type { ReadRecipe } from '@/core/read/types';
 import { titleOf } from '@/core/recipe/title';
 import { database, type StoredRecipe } from '@/data/db';
 import { listRecipes, rootOf } from '@/data/recipes';
@@ -28,18 +28,6 @@ const SYSTEMS: readonly (readonly [UnitSystem, string])[] = [
   ['metric', 'grams and millilitres'],
   ['us', 'US cups and pounds'],
 ];
-
-/** The list by its parts, in the order they come. */
-function partsOf(read: ReadRecipe): { section: string | null; lines: ReadLine[] }[] {
-  const out: { section: string | null; lines: ReadLine[] }[] = [];
-  for (const line of read.lines) {
-    if (line.origin !== 'ingredients') continue;
-    const last = out.at(-1);
-    if (last && last.section === line.line.section) last.lines.push(line);
-    else out.push({ section: line.line.section, lines: [line] });
-  }
-  return out;
-}
 
 /** One recipe as it is written on a card: nothing to press, all that is needed at the stove and at the table. */
 function Card({

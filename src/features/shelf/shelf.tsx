@@ -145,8 +145,11 @@ export function Shelf({ demo }: { demo: boolean }) {
   const sort = (how: { add?: string; drop?: string }) =>
     void keep('the shelf', () => sortUnder(database(), ids, how, Date.now()));
   const saveChosen = async () => {
-    const archive = await keep('the file', () => exportRecipes(database(), ids));
-    if (archive) saveFile('dulvet-recipes.json', 'application/json', JSON.stringify(archive, null, 2));
+    const out = await keep('the file', () => exportRecipes(database(), ids));
+    if (!out) return;
+    saveFile('dulvet-recipes.json', 'application/json', JSON.stringify(out.archive, null, 2));
+    if (out.left.length > 0)
+      toast.error(`Saved, but without: ${out.left.map((l) => `${l.what} (${l.why})`).join('; ')}.`);
   };
   return (
     <>
