@@ -53,7 +53,7 @@ export function toPlainText(read: ReadRecipe): string {
     'Ingredients',
     ...partsOf(read).flatMap(({ section, lines }) => [
       ...(section ? ['', `${section.replace(/:$/, '')}:`] : []),
-      ...lines,
+      ...lines.map((l) => l.line.text),
     ]),
     ...(recipe.steps.length > 0 ? ['', 'Method', ...recipe.steps.map((s, i) => `${i + 1}. ${s.text}`)] : []),
     ...(recipe.notes.length > 0 ? ['', 'Notes', ...recipe.notes.map((n) => n.text)] : []),
