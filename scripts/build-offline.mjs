@@ -3,10 +3,8 @@ import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { getManifest } from '@serwist/build';
 import { build } from 'esbuild';
-import { root } from './lib.mjs';
+import { root, views } from './lib.mjs';
 
-/** Every view that has a page of its own. */
-const VIEWS = ['/', '/shelf', '/stove', '/week', '/larder', '/rules', '/log'];
 /** No file of the build is larger. */
 const LARGEST = 12_000_000;
 
@@ -23,7 +21,7 @@ const { manifestEntries, warnings } = await getManifest({
 for (const warning of warnings ?? []) console.warn(warning);
 const entries = [
   ...(manifestEntries ?? []),
-  ...['/highs.wasm', '/icon.svg', '/manifest.webmanifest', ...VIEWS].map((url) => ({ url, revision })),
+  ...['/highs.wasm', '/icon.svg', '/manifest.webmanifest', ...views()].map((url) => ({ url, revision })),
 ];
 await build({
   entryPoints: [path.join(root, 'src/workers/service-worker.ts')],

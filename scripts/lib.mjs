@@ -29,6 +29,13 @@ export function installPackages() {
   else run('npm', ['ci']);
 }
 
+/** The addresses of all views of the build that stands in .next. */
+export const views = () =>
+  Object.entries(JSON.parse(readFileSync(path.join(root, '.next/app-path-routes-manifest.json'), 'utf8')))
+    .filter(([file, at]) => file.endsWith('/page') && !at.startsWith('/_'))
+    .map(([, at]) => at)
+    .sort();
+
 /** The first free port from a given one on. */
 export async function freePort(from) {
   for (let port = from; port < from + 50; port += 1) {

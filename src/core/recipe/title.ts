@@ -6,3 +6,6 @@ export function titleOf(text: string): string {
   }
   return '';
 }
+
+/** A recipe's title as views show it: one without is called so. */
+export const shownTitle = (text: string): string => titleOf(text) || 'Untitled recipe';

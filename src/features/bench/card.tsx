@@ -7,10 +7,11 @@ import { partsOf, servingsRow } from '@/core/format/markdown';
 import type { MeasureSettings } from '@/core/measure/units';
 import type { Library } from '@/core/read/library';
 import type { ReadRecipe } from '@/core/read/types';
-import { titleOf } from '@/core/recipe/title';
+import { shownTitle } from '@/core/recipe/title';
 import { database, type StoredRecipe } from '@/data/db';
 import { listRecipes, rootOf } from '@/data/recipes';
 import { Button } from '@/ui/button';
+import { Choose } from '@/ui/choose';
 import { Dialog } from '@/ui/dialog';
 import { Toggles } from '@/ui/toggle';
 import { judgeTable, useDiners, type TableDiner } from '@/kitchen/use-table';
@@ -139,17 +140,14 @@ export function CardDialog({
         <Toggles label="Paper" options={PAPERS} value={paper} onChange={setPaper} />
         <Toggles label="Amounts" options={SYSTEMS} value={system} onChange={setSystem} />
         {kin.length > 0 && (
-          <label className="grid gap-0.5 text-[13px] text-mute">
-            Beside it
-            <select className="field text-ink" value={besideId} onChange={(e) => setBesideId(e.target.value)}>
-              <option value="">nothing</option>
-              {kin.map((r) => (
-                <option key={r.id} value={r.id}>
-                  {titleOf(r.text) || 'Untitled recipe'}
-                </option>
-              ))}
-            </select>
-          </label>
+          <Choose label="Beside it" value={besideId} onChange={setBesideId}>
+            <option value="">nothing</option>
+            {kin.map((r) => (
+              <option key={r.id} value={r.id}>
+                {shownTitle(r.text)}
+              </option>
+            ))}
+          </Choose>
         )}
         <Button look="solid" className="ml-auto" onClick={() => window.print()}>
           Print

@@ -1,6 +1,6 @@
 'use client';
 import { useLiveQuery } from 'dexie-react-hooks';
-import { titleOf } from '@/core/recipe/title';
+import { shownTitle } from '@/core/recipe/title';
 import { database, type StoredRecipe } from '@/data/db';
 import { listLastTouched, restoreRecipe } from '@/data/recipes';
 import { keep } from '@/data/saving';
@@ -42,7 +42,7 @@ export function EmptyBench({
           <ul className="mt-1 flex flex-wrap gap-1.5">
             {(last ?? NOTHING).map((r) => (
               <li key={r.id}>
-                <Button onClick={() => onOpen(r.id)}>{titleOf(r.text) || 'Untitled recipe'}</Button>
+                <Button onClick={() => onOpen(r.id)}>{shownTitle(r.text)}</Button>
               </li>
             ))}
           </ul>
@@ -59,7 +59,7 @@ export function EmptyBench({
 export function Binned({ doc }: { doc: StoredRecipe }) {
   return (
     <div className="mx-auto max-w-2xl">
-      <h1 className="text-[25px] font-semibold">{titleOf(doc.text) || 'Untitled recipe'}</h1>
+      <h1 className="text-[25px] font-semibold">{shownTitle(doc.text)}</h1>
       <p className="mb-4 mt-1">This recipe was taken off the shelf. Nothing of it is lost.</p>
       <Button look="solid" onClick={() => void keep('the recipe', () => restoreRecipe(database(), doc.id))}>
         Put it back

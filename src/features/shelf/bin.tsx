@@ -1,5 +1,5 @@
 'use client';
-import { titleOf } from '@/core/recipe/title';
+import { shownTitle } from '@/core/recipe/title';
 import { database, type StoredRecipe } from '@/data/db';
 import { emptyBin, restoreRecipe } from '@/data/recipes';
 import { keep } from '@/data/saving';
@@ -19,7 +19,7 @@ export function Bin({ binned }: { binned: readonly StoredRecipe[] }) {
       <ul className="mt-2 space-y-1">
         {binned.slice(0, NAMED).map((recipe) => (
           <li key={recipe.id} className="flex items-center gap-3">
-            <span>{titleOf(recipe.text) || 'Untitled recipe'}</span>
+            <span>{shownTitle(recipe.text)}</span>
             <Button
               look="plain"
               onClick={() => void keep('the shelf', () => restoreRecipe(database(), recipe.id))}

@@ -3,7 +3,7 @@ import Link from 'next/link';
 import { memo, type Ref } from 'react';
 import { showRange } from '@/core/format/figures';
 import { conflictsOf } from '@/core/read/allergens';
-import { titleOf } from '@/core/recipe/title';
+import { shownTitle } from '@/core/recipe/title';
 import type { StoredDiner, StoredRecipe } from '@/data/db';
 import { Button } from '@/ui/button';
 import { Glyph } from '@/ui/glyph';
@@ -64,7 +64,7 @@ export const ShelfRow = memo(function ShelfRow({
   index: number;
   place: Ref<HTMLTableRowElement>;
 }) {
-  const title = row?.title ?? (titleOf(recipe.text) || 'Untitled recipe');
+  const title = row?.title ?? shownTitle(recipe.text);
   const figure = (value: LibraryRow['fatShare'] | undefined, from: 'sm' | 'md') => (
     <td className={`num hidden px-2 text-right ${from === 'sm' ? 'sm:table-cell' : 'md:table-cell'}`}>
       {value ? showRange(value) : row ? '?' : ''}

@@ -1,7 +1,7 @@
 'use client';
-import type { ReactNode } from 'react';
 import type { StoredDiner } from '@/data/db';
 import { Button } from '@/ui/button';
+import { Choose } from '@/ui/choose';
 import { EVERYTHING, type Look, type Order } from './look';
 
 const ORDERS: readonly (readonly [Order, string])[] = [
@@ -16,27 +16,6 @@ const ORDERS: readonly (readonly [Order, string])[] = [
   ['fibre', 'fibre, most first'],
   ['protein', 'protein, most first'],
 ];
-
-function Choose({
-  label,
-  value,
-  onChange,
-  children,
-}: {
-  label: string;
-  value: string;
-  onChange: (value: string) => void;
-  children: ReactNode;
-}) {
-  return (
-    <label className="grid gap-0.5 text-[13px] text-mute">
-      {label}
-      <select className="field text-ink" value={value} onChange={(e) => onChange(e.target.value)}>
-        {children}
-      </select>
-    </label>
-  );
-}
 
 /** What is looked for on the Shelf, who it must fit, and in which order it stands. */
 export function ShelfTools({

@@ -5,7 +5,7 @@ import { useRouter } from 'next/navigation';
 import { useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { toast } from 'sonner';
 import { joined } from '@/core/recipe/join';
-import { titleOf } from '@/core/recipe/title';
+import { shownTitle, titleOf } from '@/core/recipe/title';
 import { exportRecipes } from '@/data/archive';
 import { database, type StoredRecipe } from '@/data/db';
 import { sampleText, seedDemo } from '@/data/demo';
@@ -108,7 +108,7 @@ export function Shelf({ demo }: { demo: boolean }) {
   });
   const actions = useMemo<RowActions>(() => {
     const named = (id: string) => latest.current.find((r) => r.id === id);
-    const titleFor = (id: string) => titleOf(named(id)?.text ?? '') || 'Untitled recipe';
+    const titleFor = (id: string) => shownTitle(named(id)?.text ?? '');
     return {
       onChoose: (id, on) =>
         setChosen((before) => {

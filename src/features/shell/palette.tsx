@@ -3,7 +3,7 @@ import { Command } from 'cmdk';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useRouter } from 'next/navigation';
 import { useEffect, useMemo, useState } from 'react';
-import { titleOf } from '@/core/recipe/title';
+import { shownTitle } from '@/core/recipe/title';
 import { database } from '@/data/db';
 import { listRecipes } from '@/data/recipes';
 import { setSetting } from '@/data/settings';
@@ -36,10 +36,7 @@ export function Palette({
   const router = useRouter();
   const [words, setWords] = useState('');
   const recipes = useLiveQuery(() => listRecipes(database()), [], []);
-  const named = useMemo(
-    () => recipes.map((r) => ({ id: r.id, title: titleOf(r.text) || 'Untitled recipe' })),
-    [recipes],
-  );
+  const named = useMemo(() => recipes.map((r) => ({ id: r.id, title: shownTitle(r.text) })), [recipes]);
   const [foods, setFoods] = useState<readonly { id: string; name: string }[]>([]);
   const plain = words.trim().toLowerCase();
   useEffect(() => {

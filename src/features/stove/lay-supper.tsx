@@ -2,7 +2,7 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo, useState } from 'react';
 import { minutesOfDay } from '@/core/cook/clock';
-import { titleOf } from '@/core/recipe/title';
+import { shownTitle } from '@/core/recipe/title';
 import { database } from '@/data/db';
 import { listRecipes } from '@/data/recipes';
 import { keep } from '@/data/saving';
@@ -28,7 +28,7 @@ export function LaySupper() {
   const [burners, setBurners] = useState<number>(USUAL.burners);
   const [ovens, setOvens] = useState<number>(USUAL.ovens);
   const rows = useMemo(
-    () => (recipes ?? []).map((recipe) => ({ recipe, title: titleOf(recipe.text) || 'Untitled recipe' })),
+    () => (recipes ?? []).map((recipe) => ({ recipe, title: shownTitle(recipe.text) })),
     [recipes],
   );
   const shown = rows

@@ -1,7 +1,7 @@
 'use client';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
-import { titleOf } from '@/core/recipe/title';
+import { shownTitle } from '@/core/recipe/title';
 import { database } from '@/data/db';
 import { listBoxes } from '@/data/log';
 import type { StoredDiner, StoredRecipe, StoredWeek } from '@/data/db';
@@ -169,7 +169,7 @@ export function AddPot({
           >
             {recipes.map((r) => (
               <option key={r.id} value={r.id}>
-                {titleOf(r.text) || 'Untitled recipe'}
+                {shownTitle(r.text)}
               </option>
             ))}
           </select>

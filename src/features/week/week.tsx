@@ -1,6 +1,6 @@
 'use client';
 import { useEffect, useState } from 'react';
-import { titleOf } from '@/core/recipe/title';
+import { shownTitle } from '@/core/recipe/title';
 import { database, type StoredDiner, type StoredMeal, type StoredWeek } from '@/data/db';
 import { seedDemo } from '@/data/demo';
 import { setSetting } from '@/data/settings';
@@ -88,7 +88,7 @@ export function Week({ demo }: { demo: boolean }) {
   const { current } = useDiner();
   const [shopping, setShopping] = useState(false);
   if (!week) return <p className="p-6 text-mute">Turning to this week …</p>;
-  const titles = new Map(recipes.map((r) => [r.id, titleOf(r.text) || 'Untitled recipe']));
+  const titles = new Map(recipes.map((r) => [r.id, shownTitle(r.text)]));
   const potTitle = (id: string | null) =>
     titles.get(week.pots.find((p) => p.id === id)?.recipeId ?? '') ?? 'a pot that is gone';
   const days = Array.from({ length: DAYS }, (_, d) => d);
