@@ -88,7 +88,7 @@ export function separate(
 export function joinAgain(text: string, separated: readonly Separated[]): string {
   return separated.reduce((t, { whole, parts }) => {
     const pattern = new RegExp(
-      `^([^\\w\\n]*)${parts.map(escapePattern).join('\\s*\\n[^\\w\\n]*')}\\s*$`,
+      `^([^\\w\\n]*)${parts.map(escapePattern).join('\\s*\\n[^\\w\\n]*')}[^\\S\\n]*$`,
       'm',
     );
     return t.replace(pattern, (_, marker: string) => `${marker}${whole}`);

@@ -185,7 +185,7 @@ export function find(line: FoodWords, larder: Larder): Found {
     }
   }
   // "1 litre bouillon" is made up, "2 tsp bouillon" is not
-  const made = words.food.replace(/\s+made (?:up )?(?:with|from|using|of) .*$/, '');
+  const made = words.food.replace(/\s+(?:made (?:up )?(?:with|from|using|of)|from|using) .*$/, '');
   if (
     best &&
     MADE_UP.has(words.measures[0]?.unit?.id ?? '') &&
@@ -288,11 +288,41 @@ export function find(line: FoodWords, larder: Larder): Found {
   };
 }
 
+/** What stock is made of, where nothing says that it is unsalted too: "unsalted stock (1 cube)". */
+const OF_CUBE =
+  /(?<!\b(?:no|un|zero|without|free)[- ]?(?:salt(?:ed)?|sodium)?(?:[- ](?:added|free))?[- ](?:[a-z]+ )?)\b(?:cubes?|bouillon|granules|tablets?|(?:stock|broth|veg(?:etable)?) (?:powder|paste|pots?))\b/;
+
+/** The salted stock that an unsalted one may be after all, by what its line says it is made of. */
+function madeOfCube(food: Food, words: FoodWords, larder: Larder): Food | null {
+  if (food.kind !== 'stock' || (food.waterG ?? 0) < 60) return null;
+  const made = OF_CUBE.exec(`${words.food}, ${words.notes}`);
+  const plain = words.food.replace(CLAIM, ' ').replace(/\bno[- ]salt\b/g, ' ').trim();
+  if (!made || plain === words.food) return null;
+  const less = /\b(?:reduced|less|low(?:er)?)[- ]/.test(words.notes) ? 'reduced salt ' : '';
+  const salted = larder.finder.find(`${less}${plain}`, '', 1)[0];
+  return salted && salted.confidence >= SURE && salted.food !== food ? salted.food : null;
+}
+
 const AT_HOME = /\bhome-?\s?(?:cooked|made)\b|\bfrom (?:scratch|dry|dried)\b|\bcooked at home\b/;
 
 /** Other foods the same words allow, by the row's `might`, unless the words rule them out. */
-export function mightBe(food: Food, words: FoodWords, as: string, larder: Larder): Food[] {
-  if (food.might.length === 0) return [];
+export function mightBe(
+  food: Food,
+  words: FoodWords,
+  as: string,
+  larder: Larder,
+  candidates: readonly Candidate[] = [],
+): Food[] {
+  const stock = madeOfCube(food, words, larder);
+  if (stock) return [stock];
+  // two foods by the very same name: neither can be ruled out
+  const name = tokens(as).join(' ');
+  const namesakes = candidates.flatMap((c) =>
+    c.food !== food && c.food.kind !== 'spice' && food.kind !== 'spice' && tokens(c.as).join(' ') === name
+      ? [c.food]
+      : [],
+  );
+  if (food.might.length === 0) return namesakes;
   const said = new Set(tokens(`${words.food} ${words.notes}`));
   const called = nameKey(tokens(as));
   const others = food.might.flatMap((rule) => {
@@ -310,7 +340,7 @@ export function mightBe(food: Food, words: FoodWords, as: string, larder: Larder
     const ruledOut = name === undefined && tokens(food.name).some((t) => !theirs.has(t) && said.has(t));
     return ruledOut ? [] : [other];
   });
-  return [...new Set(others)];
+  return [...new Set([...namesakes, ...others])];
 }
 
 /** True where a food's plain name may mean another one, whatever it was called by. */

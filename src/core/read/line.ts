@@ -114,7 +114,7 @@ function readFood(
         ? `your recipe “${food.name}”`
         : `by “${words.food}” you mean ${food.name.toLowerCase()}`,
     );
-  const might = found.meant ? [] : mightBe(food, words, as, larder);
+  const might = found.meant ? [] : mightBe(food, words, as, larder, candidates);
   const options: Option[] = [];
   if (main) {
     options.push({

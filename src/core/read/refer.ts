@@ -14,6 +14,8 @@ interface Listed {
   readonly words: ReadonlySet<string>;
   /** Last words of its foods' names: what it is, not what it is made of. */
   readonly heads: ReadonlySet<string>;
+  /** True where it is a stock that can only be one without salt. */
+  readonly unsalted: boolean;
 }
 
 /** What a recipe's list accounts for. */
@@ -48,10 +50,18 @@ function listedOf(line: ReadLine): Listed {
     const head = wordsOf(f.text.replace(/[,(].*$/, '')).at(-1);
     if (head) heads.add(head);
   }
-  const out = { ids, kinds, heads, words: setOf(line.line.text) };
+  const stocks = foods.flatMap((f) => (f.food?.kind === 'stock' ? [f.food, ...f.might] : []));
+  const unsalted = stocks.length > 0 && !stocks.some(isSalted);
+  const out = { ids, kinds, heads, unsalted, words: setOf(line.line.text) };
   listed.set(line.foods, { alternatives: line.alternatives, text: line.line.text, own: out });
   return out;
 }
+
+/** Milligrams in 100 g above which a stock, or what it is made of, is not one without salt. */
+const UNSALTED_MG = 60;
+const isSalted = (food: Food): boolean => (food.sodiumMg ?? Infinity) > UNSALTED_MG;
+/** What stock is made of: "a cube" brings its salt whatever the stock of the list is called. */
+const MAKES_STOCK = new Set(['cube', 'powder', 'bouillon', 'granule', 'tablet', 'paste']);
 
 export function coverOf(lines: readonly ReadLine[], title: string): Cover {
   const sections = [...new Set(lines.flatMap((l) => (l.line.section ? [l.line.section] : [])))];
@@ -149,7 +159,10 @@ export function refersTo(
   const head = words.at(-1) ?? '';
   const family = STEP_WORDS.families[words.join(' ')];
   const out: number[] = [];
+  const makesStock = food.kind === 'stock' && MAKES_STOCK.has(head) && isSalted(food);
   cover.lines.forEach((line, i) => {
+    // unsalted stock covers no cube
+    if (makesStock && line.unsalted && !line.words.has(head)) return;
     const same =
       line.ids.has(food.id) ||
       (family !== undefined &&

@@ -183,9 +183,39 @@ const WHICH_ONES =
   /(?:^|,\s*)(?:the|those)\s+(?:very |really |proper )*([a-z][a-z -]{2,24}?)\s+(?:ones?|kind|sort|type|stuff)\s*(?:,|$)/;
 const whichOnes = (notes: string): string | null => WHICH_ONES.exec(notes)?.[1] ?? null;
 
+/** Who eats otherwise than the rest. */
+const DIET = String.raw`(?:vegans?|plant[- ]based|coeliacs?|celiacs?|gluten[- ]free|gf|dairy[- ]free|nut[- ]free)`;
+const FOR_DIET = String.raw`\s+(?:for|if)\s+(?:(?:the|any|your|our|you'?re|they'?re|you are|an?|anyone|cooking|serving|making it|it'?s|needed)\s+)*${DIET}\b[^,;()]*`;
+/** "(agave for vegans)", "- flax egg if vegan": what stands in for some who eat. */
+const INSTEAD_FOR = new RegExp(
+  String.raw`\s*(?:[,;]\s*|\(\s*|\s[-–—]\s*)(?:or |use |try |swap (?:for|in|with) |sub(?:stitute)? |make it )*([^,;()]{2,40}?)${FOR_DIET}\)?`,
+  'gi',
+);
+/** "(vegan if you like)": that too. */
+const IF_LIKED = new RegExp(
+  String.raw`\s*(?:[,;]\s*|\(\s*|\s[-–—]\s*)(?:use )?(${DIET})\s+(?:if (?:you|we|they)(?:'d)? (?:like|want|wish|prefer|can|need|must)|optional|or not)\b[^,;()]*\)?`,
+  'gi',
+);
+const DIET_ALONE = new RegExp(FOR_DIET, 'gi');
+const LEFT_OUT = /^(?:leave|skip|omit|none|not|without)\b/i;
+
+/** What is said of those who eat otherwise, as an alternative: it says nothing of the food itself. */
+function forSome(line: string): string {
+  const food = (words: string) =>
+    LEFT_OUT.test(words) ? ' (optional)' : words ? ` or ${words}` : '';
+  return line
+    .replace(INSTEAD_FOR, (_, words: string) => food(words.trim()))
+    .replace(IF_LIKED, (_, diet: string, at: number) => {
+      const own = new Reader(line.slice(0, at), line.slice(0, at));
+      readMeasures(own);
+      return ` or ${diet} ${own.text.slice(own.at).trim()}`;
+    })
+    .replace(DIET_ALONE, '');
+}
+
 /** Reads one ingredient line into amounts and words. Never fails: what is no amount stays words. */
 export function readLineWords(line: string): LineWords {
-  let written = turnArrow(plainTalk(clean(struck(line.slice(markerLength(line))))));
+  let written = forSome(turnArrow(plainTalk(clean(struck(line.slice(markerLength(line)))))));
   const refused = REFUSED.exec(written)?.[0] ?? '';
   written = written.slice(refused.length);
   // "no oil no ghee": each of them

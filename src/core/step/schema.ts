@@ -44,6 +44,7 @@ export const StepWordsFile = z
     people: z.array(z.string()),
     comparisons: z.array(z.string()),
     instead: z.array(z.string()),
+    as_done: z.record(z.string(), z.object({ verb: z.string(), of: z.array(z.string()) }).strict()),
     aliases: z.record(z.string(), z.string()),
     not_food: z.array(z.string()),
     made: z.array(z.string()),

@@ -133,10 +133,31 @@ const mediumOf = (swap: SwapRow): string => {
 function amountFor(line: ReadLine, swap: SwapRow, settings: ReadSettings): string | null {
   const said = line.words?.foods[0]?.measures.some((m) => m.stated || m.unit !== null);
   if (!said || swap.to.length === 0) return null;
-  return newLines(line, swap, settings)?.join(' and ') ?? null;
+  return newLines(line, swap, settings)?.map(inSentence).join(' and ') ?? null;
 }
 
-/** A swap of what only the method names, written into its step. */
+/** Where the words of a line lie that is in no row of the list: its step, or the row of its heading, tail or note. */
+function placeAround({ recipe, steps }: ReadRecipe, { line, step }: ReadLine) {
+  const own = step === null ? undefined : steps[step];
+  if (own && own.start <= line.start && line.end <= own.end) return own;
+  const start = recipe.source.lastIndexOf('\n', line.start - 1) + 1;
+  const stop = recipe.source.indexOf('\n', line.end);
+  const end = stop < 0 ? recipe.source.length : stop;
+  return { start, end, text: recipe.source.slice(start, end) };
+}
+
+/** ", about 2 tsp" behind a food: the amount that goes with its words. */
+const AMOUNT_AFTER =
+  /^,?\s*(?:\((?=[^()]{1,24}\)))?(?:about|around|roughly|say|maybe)?\s*[\d½¼¾⅓⅔][\d./½¼¾⅓⅔–-]*\s*(?:g|kg|ml|l|oz|tbsps?|tsps?|cups?|(?:table|tea)?spoon(?:ful)?s?)\b(?:(?<=\([^()]{1,24})\))?/i;
+
+/** "vegetable stock, no salt added" in a sentence, where a comma parts foods: "unsalted vegetable stock". */
+const inSentence = (words: string): string =>
+  words
+    .replace(UNSALTED, (_, before: string, name: string) => `${before}unsalted ${name}`)
+    .replace(/, ([^,]+)$/, ' ($1)');
+const UNSALTED = /^(.*?)(\p{L}+(?: \p{L}+)?), (?:no salt added|no salt|unsalted)\b/u;
+
+/** A swap of what only the method names, written where it is named. */
 function inMethodOnly(
   read: ReadRecipe,
   line: ReadLine,
@@ -145,61 +166,45 @@ function inMethodOnly(
   settings: ReadSettings,
 ): Swapped | null {
   const { source } = read.recipe;
-  const { start, end } = line.line;
-  const step = read.steps[line.step ?? 0];
-  const stepStart = step?.start ?? 0;
+  const place = placeAround(read, line);
+  const [start, end] = [line.line.start - place.start, line.line.end - place.start];
+  const written = (words: string): Swapped | null =>
+    brokenIn(place.text, words).length > 0
+      ? null
+      : {
+          text: source.slice(0, place.start) + words + source.slice(place.end),
+          lines: [],
+          steps: [words],
+          texts: null,
+        };
   const words = line.line.text.toLowerCase();
   // a named food loses its article and amount with it; a phrase ("salted water") stands alone
   const named = food.names.includes(words) || food.name.toLowerCase() === words;
-  if (named && step && swap.inMethod === undefined && swap.to.length === 0) {
-    const changed = without(step.text, { words: [words], notAfter: [] });
-    return {
-      text: source.slice(0, step.start) + changed + source.slice(step.end),
-      lines: [],
-      steps: [changed],
-      texts: null,
-    };
+  if (named && swap.inMethod === undefined && swap.to.length === 0)
+    return written(without(place.text, { words: [words], notAfter: [] }));
+  const deed = named ? null : otherwiseDone(place.text, start, mediumOf(swap));
+  if (deed !== null && FAT_KINDS.some((k) => k === food.kind)) return written(deed);
+  if (swap.to.length === 0 && swap.inMethod === undefined) {
+    const gone = isDeed(place.text, start)
+      ? withoutDeed(place.text, start)
+      : letGoInClause(place.text, start, end);
+    const left = gone === null ? null : written(gone);
+    if (left) return left;
   }
-  const deed = step && !named ? otherwiseDone(step.text, start - stepStart, mediumOf(swap)) : null;
-  if (deed !== null && step && FAT_KINDS.some((k) => k === food.kind))
-    return {
-      text: source.slice(0, step.start) + deed + source.slice(step.end),
-      lines: [],
-      steps: [deed],
-      texts: null,
-    };
-  const goes = swap.to.length === 0 && swap.inMethod === undefined;
-  const gone =
-    goes && step
-      ? isDeed(step.text, start - stepStart)
-        ? withoutDeed(step.text, start - stepStart)
-        : letGoInClause(step.text, start - stepStart, end - stepStart)
-      : null;
-  if (gone !== null && step && brokenIn(step.text, gone).length === 0)
-    return {
-      text: source.slice(0, step.start) + gone + source.slice(step.end),
-      lines: [],
-      steps: [gone],
-      texts: null,
-    };
+  const amount = amountFor(line, swap, settings);
   const stands =
-    amountFor(line, swap, settings) ??
-    swap.inMethod ??
-    (swap.to.length > 0 ? wordFor(swap) : `no ${food.kindLabel}`);
+    amount ?? swap.inMethod ?? (swap.to.length > 0 ? wordFor(swap) : `no ${food.kindLabel}`);
   // "Season to taste" is something to do, and stays so
   const seasons = /^season\b/.test(words) && /^the /.test(stands);
-  const put = seasons ? `season with ${stands}` : isSalting(source, start, end) ? `add ${stands}` : stands;
-  const changed = replaceSpan(
-    source.slice(stepStart, end),
-    start - stepStart,
-    end - stepStart,
-    put,
-    named || /^the /.test(put),
-  );
-  const whole = changed + source.slice(end, step?.end ?? end);
-  if (brokenIn(step?.text ?? '', whole).length > 0) return null;
-  const text = source.slice(0, stepStart) + changed + source.slice(end);
-  return { text: once(text, put), lines: [], steps: [changed], texts: null };
+  const put = seasons
+    ? `season with ${stands}`
+    : isSalting(place.text, start, end)
+      ? `add ${stands}`
+      : stands;
+  // so much of it is said once
+  const behind = amount === null ? 0 : (AMOUNT_AFTER.exec(place.text.slice(end))?.[0].length ?? 0);
+  const changed = replaceSpan(place.text, start, end + behind, put, named || /^the |^[\d½¼¾⅓⅔]/.test(put));
+  return written(once(changed, put));
 }
 
 /** "boiled potato, mashed with lemon" among others of a row: what is said of it in brackets, for commas part foods. */

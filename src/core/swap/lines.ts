@@ -28,6 +28,8 @@ function gramsOf(to: SwapRow['to'][number], next: Food, old: Food, grams: number
   return from && into ? (grams / from[1]) * to.ratio * into[1] : grams * to.ratio;
 }
 
+/** Kinds of food that are soaked, where they are dry. */
+const SOAKED = new Set<string>(['bean', 'nut', 'seed', 'whole-grain', 'refined-grain']);
 const FAT = /oil|fat/;
 const AS_FAT =
   /,?\s*(?:(?:very )?(?:softened|soft|melted|at room temperature|cold|chilled|diced|cubed|cooled)(?:,| and)?\s*)+(?=$|[,(])/gi;
@@ -54,8 +56,8 @@ function inOwnWords(line: ReadLine, text: string, food: Food, settings: ReadSett
   const rest = own
     .slice(at + words.length)
     .replace(
-      /,\s*soaked(?:\s+(?:overnight|for [^,]*))?/i,
-      ['bean', 'nut', 'seed'].includes(food.kind) && (food.waterG ?? 100) < 20 ? '$&' : '',
+      /,\s*soaked\b[^,;()]*/i,
+      SOAKED.has(food.kind) && (food.waterG ?? 100) < 20 ? '$&' : '',
     );
   // "oat milk (barista)": what is said of the old food goes with it, an amount stays
   const plainRest = rest.replace(/\s*\((?![^)]*\d)[^)]*\)/g, '');

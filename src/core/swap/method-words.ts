@@ -4,7 +4,7 @@ import { isDeed, letGoInClause, withoutBareDeeds } from './clause';
 
 /** Article, amount and measure before a mention: "2 tbsp of the", "a little extra", "half the". */
 const LEAD =
-  /(?:(?:an?|\d[\d/.½¼¾⅓⅔–-]*)\s+)?(?:(?:the|little|good|generous|extra|further|another)\s+)*(?:(?:spoonfuls?|dollop|blob|handful|knob|squeeze|drizzle|splash|glug|pinch|dash|tbsp|tsp|tablespoons?|teaspoons?|cups?|cm|inch(?:es)?|half|most|all|some|rest|remainder|last)\s+(?:of\s+)?)*(?:(?:the|some|an?|your|more|extra|remaining|good|little)\s+)*$/i;
+  /(?:(?:an?|\d[\d/.½¼¾⅓⅔–-]*|one|two|three|four|half|most|all)\s+)?(?:of\s+(?=the\s+(?:\w*spoon|cup)))?(?:(?:the|little|good|generous|extra|further|another)\s+)*(?:(?:spoons?|spoonfuls?|dollop|blob|handful|knob|squeeze|drizzle|splash|glug|pinch|dash|tbsp|tsp|tablespoons?|teaspoons?|cups?|cm|inch(?:es)?|half|most|all|some|rest|remainder|last)\s+(?:of\s+)?)*(?:(?:the|some|an?|your|more|extra|remaining|good|little)\s+)*$/i;
 
 /** The one word by which a method calls a food of these kinds. */
 const CALLED: Readonly<Record<string, readonly string[]>> = {

@@ -1,7 +1,7 @@
 import { foodById } from '@/core/food/table';
 import { type Range, range } from '@/core/range/range';
 import { type ClauseSpan, type Sentence } from '@/core/step/clauses';
-import { DEFINITE, DETERMINERS, NEGATORS, verbById, verbOf, type VerbHit } from '@/core/step/lexicon';
+import { DEFINITE, DETERMINERS, NEGATORS, STEP_WORDS, verbById, verbOf, type VerbHit } from '@/core/step/lexicon';
 import { isRemark } from '@/core/step/others';
 import { type Polarity, isOptional, polarityOf, verbNegated } from '@/core/step/polarity';
 import { type Token } from '@/core/step/tokens';
@@ -58,12 +58,16 @@ export function otherMedium(s: Sentence, c: ClauseSpan): boolean {
 
 const FAT_PHRASE = { pan: 'fried', pool: 'shallow-fried', deep: 'deep-fried' } as const;
 
-const RUBS = new Set(['paper', 'kitchen', 'cloth', 'towel', 'tissue', 'brush', 'rag', 'pan', 'hands']);
-/** "wiped with an oily paper": oiled, in other words. */
-function oily(word: string, next: string): VerbHit | undefined {
-  const verb = word === 'oily' && RUBS.has(next) ? verbById('oil') : undefined;
+/** "wiped with an oily paper", "in salty water": oiled, salted, in other words. */
+function asDone(word: string, next: string): VerbHit | undefined {
+  const done = AS_DONE.get(word);
+  const verb = done?.of.includes(next) ? verbById(done.verb) : undefined;
   return verb && { verb, form: 'ed' };
 }
+const AS_DONE = new Map(Object.entries(STEP_WORDS.as_done));
+/** What water is like that has salt in it: "tastes of the sea", "as salty as tears". */
+const LIKE_THE_SEA = new Set(['sea', 'ocean', 'tears', 'seawater']);
+const SAYS_SALT = new Set(['salty', 'seasoned', 'water', 'taste', 'tastes']);
 
 /** Fat and salt that a deed brings without naming them. */
 export function deeds(scan: Scan, source: Source, s: Sentence, c: ClauseSpan): void {
@@ -107,7 +111,7 @@ export function deeds(scan: Scan, source: Source, s: Sentence, c: ClauseSpan): v
       i > s.from && ['deep', 'stir', 'pan', 'shallow', 'air'].includes(s.tokens[i - 1]?.word ?? '')
         ? verbOf((s.tokens[i - 1]?.word ?? '') + token.word)
         : undefined;
-    const hit = joined ?? verbOf(token.word) ?? oily(token.word, s.tokens[i + 1]?.word ?? '');
+    const hit = joined ?? verbOf(token.word) ?? asDone(token.word, s.tokens[i + 1]?.word ?? '');
     if (source.tail && hit?.verb.id === 'roast' && hit.form === 'ed') {
       // bought or made roasted: perhaps in oil, unless the method says how
       const said = scan.sentences.some(
@@ -223,7 +227,10 @@ export function deeds(scan: Scan, source: Source, s: Sentence, c: ClauseSpan): v
   }
   // "water as salty as the sea", "seasoned like the sea"
   const words = s.tokens.slice(c.from, c.to).map((t) => t.word);
-  if (words.includes('sea') && words.some((w) => w === 'salty' || w === 'seasoned')) {
+  const already = out.some((l) => l.step === source.step && l.foods[0]?.food?.id === 'salt');
+    const sea = c.from + words.findIndex((w) => LIKE_THE_SEA.has(w));
+  const refused = sea >= c.from && (words[0] === 'no' || polarityOf(s, c, sea, sea + 1) === 'not');
+  if (!already && sea >= c.from && !refused && words.some((w) => SAYS_SALT.has(w))) {
     const salt = foodById('salt');
     const { grams, why } = usual('water', servings);
     if (salt)
