@@ -1,8 +1,10 @@
 import rawAdditions from '@content/compiled/additions.json';
 import { foodById, type Food } from '@/core/food/table';
+import { kitchenWeight } from '@/core/format/amount';
 import { readLine } from '@/core/read/line';
 import type { ReadRecipe, ReadSettings } from '@/core/read/types';
 import type { DishRole } from '@/core/swap/roles';
+import { mannerOf } from '@/core/swap/lines';
 import type { AdditionRow } from '@/core/swap/schema';
 import { amountSwap } from './amounts';
 import { allergensOf, bestGrams, isBatter, NO_CHANGE, type Choice, type LineChoices } from './choice';
@@ -31,11 +33,16 @@ const isSweet = (read: ReadRecipe): boolean => {
 const NO_PLATE =
   /\b(?:dips?|spreads?|hummus|houmous|pesto|dressing|vinaigrette|sauce|gravy|marinade|relish|chutney|jam|pickles?|paste|masala|spice (?:mix|blend)|seasoning|rub|salsa|raita|mayo|butter|cream|milk|smoothie|drink)\s*(?:\(.*)?$/i;
 
+/** "hummus no oil": what is not in it. */
+const FREE_OF = /\s*\b(?:no|without|low|less)[- ](?:added )?[a-z]+\b|\b[a-z]+[- ]free\s*/gi;
+
 /** Bulk of starch, vegetables or fruit that may be eaten with the dish. */
 export function additionsFor(read: ReadRecipe, role: string, settings: ReadSettings): LineChoices[] {
   if (
     isBatter(read) ||
-    NO_PLATE.test(read.recipe.title.split(/\s+(?:with|in|on|and)\s|\s*[,&–]\s*/)[0] ?? '')
+    NO_PLATE.test(
+      read.recipe.title.replace(FREE_OF, '').split(/\s+(?:with|in|on|and)\s|\s*[,&–]\s*/)[0] ?? '',
+    )
   )
     return [];
   const plates = read.servings.range.best;
@@ -44,7 +51,7 @@ export function additionsFor(read: ReadRecipe, role: string, settings: ReadSetti
     (a) => a.roles.includes(meal) && !read.lines.some((l) => l.foods.some((f) => isAlike(a, f.food))),
   ).map((a) => {
     const choices = a.each.flatMap((each): Choice[] => {
-      const text = `${Math.round((each * plates) / 10) * 10} g ${a.text}`;
+      const text = `${kitchenWeight(Math.round((each * plates) / 10) * 10, mannerOf(read) === 'imperial')} ${a.text}`;
       const line = readLine({ text, start: 0, end: text.length, section: null }, settings, plates);
       if (!line.corners) return [];
       return [

@@ -25,6 +25,10 @@ function placeOf(line: ReadLine, first: ReadRecipe, now: ReadRecipe): number {
 /** The heading of what is eaten with a dish and is no part of it. */
 const BESIDE = 'Beside it';
 
+/** A step about what is left, or another day. */
+const AFTERWARDS =
+  /^\s*(?:leftovers?|freez|keeps?\b|stor(?:e|age|ing)\b|notes?\b|tips?\b|next day|make ahead)/i;
+
 /**
  * A line and a sentence that are new: behind the list and at the end of the method.
  *
@@ -40,7 +44,8 @@ export function withAddition(
   const last = read.lines.filter((l) => l.origin === 'ingredients').at(-1);
   // a recipe told in prose says there how much of it
   const said = last || step === null ? step : `Serve with ${line}.`;
-  const end = read.recipe.steps.at(-1)?.end;
+  const cooked = read.recipe.steps.findLast((s) => !AFTERWARDS.test(s.text)) ?? read.recipe.steps.at(-1);
+  const end = cooked?.end;
   let text = source;
   // from the end to the start, so that positions stay true
   if (said !== null && end !== undefined && end > (last?.line.end ?? 0)) {
@@ -53,7 +58,10 @@ export function withAddition(
   const at = rowEnd < 0 ? text.length : rowEnd;
   const row = text.slice(rowStart, at);
   const place = heading === null || last.line.section === heading ? '\n' : `\n\n${heading}:\n`;
-  return `${text.slice(0, at)}${place}${row.slice(0, markerLength(row))}${line}${text.slice(at)}`;
+  const behind = text.slice(at);
+  // what follows is no part of what stands beside it
+  const gap = heading !== null && /^\n[^\n]/.test(behind) ? '\n' : '';
+  return `${text.slice(0, at)}${place}${row.slice(0, markerLength(row))}${line}${gap}${behind}`;
 }
 
 /** One change written into the text; null where it cannot be. */
@@ -84,7 +92,7 @@ function write(
   return (
     swapped && {
       text: swapped.text,
-      to: swapped.lines.length > 0 ? swapped.lines.join('; ') : (swap.inMethod ?? ''),
+      to: swapped.lines.length > 0 ? swapped.lines.join('; ') : (swapped.put ?? swap.inMethod ?? ''),
     }
   );
 }

@@ -103,16 +103,22 @@ export interface Programme {
 /**
  * @param ahead what a swap brings to light in the method counts as its own doing; else it is left to a later round
  * @param first where given, a later round: what was changed since, or has come beside the dish, stays
+ * @param done  the changes of earlier rounds
  */
 export function programme(
   read: ReadRecipe,
   { diners, settings, options, role }: Context,
   ahead: boolean,
   first: ReadRecipe | null = null,
+  done: readonly Change[] = [],
 ): Programme {
   const known = first && new Set(first.lines.map(wordsOf));
+  // what an earlier round put into a sentence
+  const put = (line: ReadLine) =>
+    line.origin === 'method' && line.line.text.length > 3 && done.some((c) => c.to.includes(line.line.text));
   const stays = (line: ReadLine) =>
     options.locked?.includes(line.line.text) === true ||
+    put(line) ||
     (known !== null && line.origin === 'ingredients' && !known.has(wordsOf(line)));
   const locked = new Set(read.lines.flatMap((l, i) => (stays(l) ? [i] : [])));
   const lines = [
@@ -190,10 +196,10 @@ export function carryOut(
       changes: merged(draft.changes, named, first),
     };
     if (changes.length === 0 || servesAll(draft.read, context)) return draft;
-    let next = programme(draft.read, context, true, first);
+    let next = programme(draft.read, context, true, first, draft.changes);
     chosen = leastOf(next.model, [], context.solve);
     if (!chosen) {
-      next = programme(draft.read, context, false, first);
+      next = programme(draft.read, context, false, first, draft.changes);
       chosen = leastOf(next.model, [], context.solve);
       const near = !chosen && relaxed ? context.solve(lpOf(next.model, [], true)) : null;
       if (near) chosen = selectionOf(next.model, near);

@@ -9,6 +9,8 @@ import type { ReadLine, ReadRecipe, ReadSettings } from '@/core/read/types';
 export interface Separated {
   readonly whole: string;
   readonly parts: readonly string[];
+  /** True where it stands among others in one row. */
+  readonly inRow: boolean;
 }
 
 const BETWEEN =
@@ -72,10 +74,11 @@ export function separate(
     const rowEnd = text.indexOf('\n', line.line.end);
     const row = text.slice(rowStart, rowEnd < 0 ? undefined : rowEnd);
     const prefix = row.slice(0, markerLength(row));
-    // a line among others in one row cannot become two rows
-    if (row.slice(prefix.length).trim() !== line.line.text.trim()) continue;
-    text = `${text.slice(0, line.line.start)}${parts.join(`\n${prefix}`)}${text.slice(line.line.end)}`;
-    separated.push({ whole: line.line.text, parts });
+    // a line among others in one row stays in it
+    const inRow = row.slice(prefix.length).trim() !== line.line.text.trim();
+    if (inRow && parts.some((p) => p.includes(','))) continue;
+    text = `${text.slice(0, line.line.start)}${parts.join(inRow ? ', ' : `\n${prefix}`)}${text.slice(line.line.end)}`;
+    separated.push({ whole: line.line.text, parts, inRow });
   }
   if (separated.length === 0) return { read, separated };
   const again = readRecipe(parseRecipe(text), settings);
@@ -86,7 +89,8 @@ export function separate(
 
 /** Puts lines back together of which no part was changed. */
 export function joinAgain(text: string, separated: readonly Separated[]): string {
-  return separated.reduce((t, { whole, parts }) => {
+  return separated.reduce((t, { whole, parts, inRow }) => {
+    if (inRow) return t.replace(parts.join(', '), () => whole);
     const pattern = new RegExp(
       `^([^\\w\\n]*)${parts.map(escapePattern).join('\\s*\\n[^\\w\\n]*')}[^\\S\\n]*$`,
       'm',

@@ -38,7 +38,7 @@ export function kitchenVolume(ml: number): string {
 
 /** A number of grams or millilitres as a cook weighs it. */
 export function roundGrams(n: number): number {
-  const step = n >= 40 ? 5 : n >= 20 ? 1 : 0.5;
+  const step = n >= 1000 ? 50 : n >= 400 ? 10 : n >= 30 ? 5 : n >= 20 ? 1 : 0.5;
   return Math.max(step, Math.round(n / step) * step);
 }
 
@@ -48,7 +48,8 @@ export function kitchenWeight(grams: number, imperial: boolean): string {
     const oz = grams / 28.3495;
     return oz >= 16 ? `${shown(spoonable(oz / 16, 'oz'))} lb` : `${shown(spoonable(oz, 'oz'))} oz`;
   }
-  return `${roundGrams(grams)} g`;
+  const g = roundGrams(grams);
+  return g >= 1000 && g % 50 === 0 ? `${g / 1000} kg` : `${g} g`;
 }
 
 /** Kinds of what is poured: millilitres say it, grams do not. */

@@ -296,7 +296,10 @@ const OF_CUBE =
 function madeOfCube(food: Food, words: FoodWords, larder: Larder): Food | null {
   if (food.kind !== 'stock' || (food.waterG ?? 0) < 60) return null;
   const made = OF_CUBE.exec(`${words.food}, ${words.notes}`);
-  const plain = words.food.replace(CLAIM, ' ').replace(/\bno[- ]salt\b/g, ' ').trim();
+  const plain = words.food
+    .replace(CLAIM, ' ')
+    .replace(/\bno[- ]salt\b/g, ' ')
+    .trim();
   if (!made || plain === words.food) return null;
   const less = /\b(?:reduced|less|low(?:er)?)[- ]/.test(words.notes) ? 'reduced salt ' : '';
   const salted = larder.finder.find(`${less}${plain}`, '', 1)[0];

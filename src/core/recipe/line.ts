@@ -201,8 +201,7 @@ const LEFT_OUT = /^(?:leave|skip|omit|none|not|without)\b/i;
 
 /** What is said of those who eat otherwise, as an alternative: it says nothing of the food itself. */
 function forSome(line: string): string {
-  const food = (words: string) =>
-    LEFT_OUT.test(words) ? ' (optional)' : words ? ` or ${words}` : '';
+  const food = (words: string) => (LEFT_OUT.test(words) ? ' (optional)' : words ? ` or ${words}` : '');
   return line
     .replace(INSTEAD_FOR, (_, words: string) => food(words.trim()))
     .replace(IF_LIKED, (_, diet: string, at: number) => {

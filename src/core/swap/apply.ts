@@ -4,6 +4,7 @@ import { markerLength } from '@/core/recipe/clean';
 import { readRecipe } from '@/core/read/read';
 import { parseRecipe } from '@/core/recipe/parse';
 import type { ReadLine, ReadRecipe, ReadSettings } from '@/core/read/types';
+import { verbOf } from '@/core/step/lexicon';
 import { brokenIn } from './broken';
 import { isDeed, letGoInClause, otherwiseDone, withoutDeed } from './clause';
 import { newLines } from './lines';
@@ -18,6 +19,8 @@ export interface Swapped {
   readonly lines: readonly string[];
   /** Steps whose words changed, as they read now. */
   readonly steps: readonly string[];
+  /** What the method says in place of what only it named. */
+  readonly put?: string;
   /** All steps as they read now; null where they must be read again. */
   readonly texts: readonly string[] | null;
 }
@@ -42,7 +45,7 @@ export function applySwap(
   if (line.origin === 'method')
     // an amount that no line holds cannot be made less of
     return swap.to.some((t) => t.food === 'same') ? null : inMethodOnly(read, line, food, swap, settings);
-  const lines = newLines(line, swap, settings);
+  const lines = newLines(line, swap, settings, read);
   if (!lines) return null;
   const same = swap.to.some((t) => t.food === 'same');
   // of a line that goes every food goes
@@ -130,10 +133,14 @@ const mediumOf = (swap: SwapRow): string => {
 };
 
 /** "a teaspoon of salt" becomes so much of what stands in; null where no amount was said. */
-function amountFor(line: ReadLine, swap: SwapRow, settings: ReadSettings): string | null {
+function amountFor(read: ReadRecipe, line: ReadLine, swap: SwapRow, settings: ReadSettings): string | null {
   const said = line.words?.foods[0]?.measures.some((m) => m.stated || m.unit !== null);
   if (!said || swap.to.length === 0) return null;
-  return newLines(line, swap, settings)?.map(inSentence).join(' and ') ?? null;
+  return (
+    newLines(line, swap, settings, read)
+      ?.map((l) => inSentence(l, swap))
+      .join(' and ') ?? null
+  );
 }
 
 /** Where the words of a line lie that is in no row of the list: its step, or the row of its heading, tail or note. */
@@ -151,11 +158,15 @@ const AMOUNT_AFTER =
   /^,?\s*(?:\((?=[^()]{1,24}\)))?(?:about|around|roughly|say|maybe)?\s*[\d½¼¾⅓⅔][\d./½¼¾⅓⅔–-]*\s*(?:g|kg|ml|l|oz|tbsps?|tsps?|cups?|(?:table|tea)?spoon(?:ful)?s?)\b(?:(?<=\([^()]{1,24})\))?/i;
 
 /** "vegetable stock, no salt added" in a sentence, where a comma parts foods: "unsalted vegetable stock". */
-const inSentence = (words: string): string =>
-  words
-    .replace(UNSALTED, (_, before: string, name: string) => `${before}unsalted ${name}`)
-    .replace(/, ([^,]+)$/, ' ($1)');
-const UNSALTED = /^(.*?)(\p{L}+(?: \p{L}+)?), (?:no salt added|no salt|unsalted)\b/u;
+function inSentence(words: string, swap: SwapRow): string {
+  const whole = swap.to.map((t) => t.text).find((text) => words.includes(text)) ?? '';
+  const [name = '', ...said] = whole.split(', ');
+  const plain = UNSALTED.test(said[0] ?? '')
+    ? words.replace(whole, [`unsalted ${name}`, ...said.slice(1)].join(', '))
+    : words;
+  return plain.replace(/, ([^,]+)$/, ' ($1)');
+}
+const UNSALTED = /^(?:no salt added|no salt|unsalted)$/;
 
 /** A swap of what only the method names, written where it is named. */
 function inMethodOnly(
@@ -168,7 +179,7 @@ function inMethodOnly(
   const { source } = read.recipe;
   const place = placeAround(read, line);
   const [start, end] = [line.line.start - place.start, line.line.end - place.start];
-  const written = (words: string): Swapped | null =>
+  const written = (words: string, put?: string): Swapped | null =>
     brokenIn(place.text, words).length > 0
       ? null
       : {
@@ -176,6 +187,7 @@ function inMethodOnly(
           lines: [],
           steps: [words],
           texts: null,
+          ...(put === undefined ? {} : { put }),
         };
   const words = line.line.text.toLowerCase();
   // a named food loses its article and amount with it; a phrase ("salted water") stands alone
@@ -191,9 +203,11 @@ function inMethodOnly(
     const left = gone === null ? null : written(gone);
     if (left) return left;
   }
-  const amount = amountFor(line, swap, settings);
-  const stands =
-    amount ?? swap.inMethod ?? (swap.to.length > 0 ? wordFor(swap) : `no ${food.kindLabel}`);
+  const amount = amountFor(read, line, swap, settings);
+  // "line the tin" is something to do, and stands where nothing else is
+  const isToDo = verbOf(/^\S+/.exec(swap.inMethod ?? '')?.[0] ?? '')?.form === 'base';
+  if (amount === null && isToDo && !isDeed(place.text, start)) return null;
+  const stands = amount ?? swap.inMethod ?? (swap.to.length > 0 ? wordFor(swap) : `no ${food.kindLabel}`);
   // "Season to taste" is something to do, and stays so
   const seasons = /^season\b/.test(words) && /^the /.test(stands);
   const put = seasons
@@ -204,13 +218,13 @@ function inMethodOnly(
   // so much of it is said once
   const behind = amount === null ? 0 : (AMOUNT_AFTER.exec(place.text.slice(end))?.[0].length ?? 0);
   const changed = replaceSpan(place.text, start, end + behind, put, named || /^the |^[\d½¼¾⅓⅔]/.test(put));
-  return written(once(changed, put));
+  return written(once(changed, put), put);
 }
 
 /** "boiled potato, mashed with lemon" among others of a row: what is said of it in brackets, for commas part foods. */
 function inOneRow(line: string): string {
   const at = line.indexOf(', ');
-  return at < 0 ? line : `${line.slice(0, at)} (${line.slice(at + 2)})`;
+  return at < 0 ? line : `${line.slice(0, at)} (${line.slice(at + 2).replace(/\s*\(([^()]*)\)/g, '; $1')})`;
 }
 
 /** The edit of the ingredient line itself, keeping its bullet; a line that only goes takes its row along. */
@@ -232,11 +246,15 @@ function lineEdit(
       put: alone ? lines.join(`\n${prefix}`) : lines.map(inOneRow).join(', '),
     };
   if (alone) return { start: rowStart, end: Math.min(rowEnd + 1, source.length), put: '' };
-  const behind = /^[,;]\s*/.exec(source.slice(line.line.end))?.[0].length ?? 0;
+  const behind = /^(?:[,;]\s*)?(?:(?:and|&|plus)\s+)?/i.exec(source.slice(line.line.end))?.[0].length ?? 0;
   // the last of a row takes the comma before it along
   const before =
     behind === 0 ? (/[,;]\s*(?:and\s+)?$/.exec(source.slice(rowStart, line.line.start))?.[0].length ?? 0) : 0;
-  return { start: line.line.start - before, end: line.line.end + behind, put: '' };
+  const [start, end] = [line.line.start - before, line.line.end + behind];
+  // "optional: ." says nothing any more
+  const label = /^\s*(?:[\p{L} ]{3,24}):\s*$/u.exec(source.slice(rowStart, start));
+  const stop = /^\s*[.;]?\s*(?=\p{L}|\n|$)/u.exec(source.slice(end, rowEnd + 1));
+  return label && stop ? { start: rowStart, end: end + stop[0].length, put: '' } : { start, end, put: '' };
 }
 
 /** Once the fat for the tin is gone, "grease the tin" becomes lining it. */

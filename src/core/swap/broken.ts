@@ -7,7 +7,11 @@ const BROKEN: readonly (readonly [RegExp, string])[] = [
   [/\b\p{L}+\s+(?:with|of|the)\s*,/giu, 'a word left hanging'],
   [/\bof\s+(?:\p{L}+\s+)?the\s+\p{L}+\s+each\b/giu, 'an amount of something else'],
   [/\b(?:no|without)\s+(?:an?|the|some)\s+(?:\p{L}+\s+)?of\b/giu, 'none of so much of it'],
-  [/,\s*[,.;]|\(\s*\)/g, 'a mark without words'],
+  [/,\s*[,.;]|\(\s*\)|:\s*\./g, 'a mark without words'],
+  [/\([^()]*\([^()]*\)[^()]*\)/g, 'brackets in brackets'],
+  [/\bthe (?:\p{L}+ ){1,3}each\b/giu, 'no amount for each'],
+  [/\b(?:plain|hot|warm|cold|boiling|fresh|little) no\s+\p{L}+/giu, 'done with what is not there'],
+  [/\b(?:drops?|spoons?|spoonfuls?|splash|glug) of an? \p{L}+/giu, 'an amount of an amount'],
   [
     /\b(?:add|stir in|fold in|scatter|sprinkle|drizzle|top with|heat|whisk|pour in|tip in)\s*(?:[.;!]|\n|$|and\b|then\b)/gi,
     'a deed with nothing',
@@ -17,7 +21,7 @@ const BROKEN: readonly (readonly [RegExp, string])[] = [
     'done with what is not there',
   ],
   [
-    /\b(?:toast|crisp|brown)\w*\s+(?:up\s+)?(?:the\s+)?(?:\p{L}+\s+)?(?:purée|puree|stock|water|juice|yoghurt|milk)\b/giu,
+    /\b(?:toast|crisp|brown|grat|shred|slic|crumbl)\w*\s+(?:up\s+)?(?:the\s+)?(?:\p{L}+\s+)?(?:purée|puree|stock|water|juice|yoghurt|milk|sauce|yeast)\b/giu,
     'a liquid toasted',
   ],
   [/\b(?:the\s+)?([\p{L} ]{4,}?)\s+and\s+(?:the\s+)?\1\b/giu, 'a food twice'],
@@ -25,7 +29,12 @@ const BROKEN: readonly (readonly [RegExp, string])[] = [
 ];
 
 /** What no cook would write in a method's words as they are now, and its own cook did not as they were. */
-export const brokenIn = (was: string, now: string): string[] =>
-  BROKEN.flatMap(([pattern, says]) =>
+export const brokenIn = (was: string, now: string): string[] => [
+  ...BROKEN.flatMap(([pattern, says]) =>
     (now.match(pattern) ?? []).filter((f) => !was.includes(f)).map((f) => `${says}: “${f.trim()}”`),
-  );
+  ),
+  ...(left(now) === left(was) ? [] : ['brackets that do not close']),
+];
+
+/** Brackets that are opened and not closed. */
+const left = (text: string): number => text.split('(').length - text.split(')').length;

@@ -117,6 +117,10 @@ export function letGoInClause(text: string, start: number, end: number): string 
     if (direct && (needs || !others)) return needs ? withoutClause(text, s, c) : cut(text, s, a - 1, b);
     return cut(text, s, a - 1, b);
   }
+  // "Chutney from the jar, 1 spoon.": a sentence about nothing else
+  const rest = s.named.some((n, k) => n?.kind === 'food' && (k + s.from < a || k + s.from >= b));
+  if (!rest && s.clauses.every((x) => x.verb === null))
+    return cut(text, s, s.from, ['.', '!'].includes(wordAt(s.tokens, s.to)) ? s.to + 1 : s.to);
   const object = a - 1 === verbAt || (a - 2 === verbAt && PARTICLES.has(before));
   if (object && verb) {
     // "Heat the oil in a wok": the wok is heated
@@ -144,7 +148,8 @@ export function otherwiseDone(text: string, at: number, medium: string): string 
   if (!found) return null;
   const { s, c, i } = found;
   const word = s.tokens[i];
-  if (word?.word === 'oily') return `${text.slice(0, word.start)}damp${text.slice(word.end)}`;
+  if (word?.word === 'oily')
+    return `${text.slice(0, word.start).replace(/\b([Aa])n(\s+)$/, '$1$2')}damp${text.slice(word.end)}`;
   const hit = verbOf(word?.word ?? '');
   if (!word || !hit) return null;
   const capital = /^[A-Z]/.test(text.slice(word.start));

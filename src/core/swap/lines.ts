@@ -4,20 +4,46 @@ import { foodById, type Food } from '@/core/food/table';
 import { densityOf } from '@/core/food/weigh';
 import { kitchenAmount, POURED, roundGrams, spoonable, type Manner } from '@/core/format/amount';
 import { remembered } from '@/core/read/remembered';
-import type { ReadLine, ReadSettings } from '@/core/read/types';
+import type { ReadLine, ReadRecipe, ReadSettings } from '@/core/read/types';
 import type { SwapRow } from './schema';
 
 const LIQUID = new Set<string>([...POURED, 'coconut', 'plant-dairy', 'canned-bean']);
 
-function mannerOf(line: ReadLine): Manner {
+const METRIC = new Set(['g', 'kg', 'ml', 'l', 'dl', 'cl']);
+const IMPERIAL = new Set(['oz', 'lb', 'fl oz']);
+
+const manners = new WeakMap<ReadRecipe, Manner>();
+
+/** How a recipe weighs: by what most of its lines do that are weighed at all. */
+export function mannerOf(read: ReadRecipe): Manner {
+  const known = manners.get(read);
+  if (known) return known;
+  const units = read.lines.flatMap(
+    (l) => l.words?.foods.flatMap((f) => f.measures.map((m) => (m.each?.unit ?? m.unit)?.id ?? '')) ?? [],
+  );
+  const count = (of: (id: string) => boolean) => units.filter(of).length;
+  const metric = count((id) => METRIC.has(id));
+  const imperial = count((id) => IMPERIAL.has(id));
+  const cups = count((id) => id === 'cup');
+  const manner: Manner =
+    metric > 0 && metric >= imperial && metric >= cups ? 'metric' : imperial > cups ? 'imperial' : 'spoons';
+  manners.set(read, manner);
+  return manner;
+}
+
+const SPOONED = new Set(['tsp', 'tbsp', 'dsp', 'cup', 'pinch', 'dash']);
+
+function mannerOfLine(line: ReadLine, read: ReadRecipe | null): Manner {
   const unit = line.words?.foods[0]?.measures[0]?.unit;
   const each = line.words?.foods[0]?.measures[0]?.each?.unit;
   // a tin's ounces are print on the tin; at home it is cups
   const ofTin = unit?.id === 'can' && ['oz', 'fl oz', 'lb'].includes(each?.id ?? '');
   const id = (ofTin ? unit : (each ?? unit))?.id ?? '';
-  if (['g', 'kg', 'ml', 'l', 'dl', 'cl'].includes(id)) return 'metric';
-  if (['oz', 'lb', 'fl oz'].includes(id)) return 'imperial';
-  return 'spoons';
+  if (METRIC.has(id)) return 'metric';
+  if (IMPERIAL.has(id)) return 'imperial';
+  // what is counted goes by how the rest is weighed; a little of anything by the spoon
+  const little = (line.foods[0]?.grams?.best ?? 0) < 40;
+  return read === null || little || SPOONED.has(id) ? 'spoons' : mannerOf(read);
 }
 
 /** Grams of the stand-in for the grams of the old food, by volume, weight or piece. */
@@ -37,6 +63,14 @@ const MORE_OF_IT = /,?\s*\b(?:plus|and)\s+(?:a (?:little|bit) )?(?:more|extra)\b
 const AS_CHEESE =
   /,?\s*(?:(?:finely |coarsely )?(?:grated|crumbled|shredded|sliced|cubed|diced)(?:,| and)?\s*)+(?=$|[,(])/gi;
 
+/** A bracket that says the amount again, and nothing else. */
+const IS_AMOUNT =
+  /^(?:(?:about|approx\.?|roughly|around|~|or|the|a)\s*)?(?:\d|[½¼¾⅓⅔]|half|one|two|drained)[^a-z]*(?:[a-z]+\s*){0,4}$/i;
+const OF_CUBE = /\b(?:cubes?|powder|bouillon|granules|tablets?)\b/i;
+/** ", wholemeal": which of the old food it was. */
+const WHICH =
+  /^,\s*(?:wholemeal|wholewheat|whole wheat|white|brown|seeded|salted|smooth|crunchy|dark|light)\b(?=\s*(?:[,;(–—-]|$))/i;
+
 /** "1 cup basmati rice, rinsed" → "1 cup brown rice, rinsed": the cook's own words around the food stay. */
 function inOwnWords(line: ReadLine, text: string, food: Food, settings: ReadSettings): string | null {
   const words = line.words?.foods[0]?.food;
@@ -55,12 +89,14 @@ function inOwnWords(line: ReadLine, text: string, food: Food, settings: ReadSett
   // nuts are soaked for the blender and sugar is packed, what stands in is not
   const rest = own
     .slice(at + words.length)
-    .replace(
-      /,\s*soaked\b[^,;()]*/i,
-      SOAKED.has(food.kind) && (food.waterG ?? 100) < 20 ? '$&' : '',
-    );
+    // how fine or whole the old one was to be
+    .replace(/,?\s*\b(?:half|part|some)\s+(?:wholemeal|wholewheat|whole wheat|white|brown)\b[^,;()]*/i, '')
+    .replace(WHICH, '')
+    .replace(/,\s*soaked\b[^,;()]*/i, SOAKED.has(food.kind) && (food.waterG ?? 100) < 20 ? '$&' : '');
   // "oat milk (barista)": what is said of the old food goes with it, an amount stays
-  const plainRest = rest.replace(/\s*\((?![^)]*\d)[^)]*\)/g, '');
+  const plainRest = rest.replace(/\s*\(([^)]*)\)/g, (whole, inside: string) =>
+    IS_AMOUNT.test(inside.trim()) && !(food.kind === 'stock' && OF_CUBE.test(inside)) ? whole : '',
+  );
   const old = line.foods[0]?.food?.kind ?? '';
   const stays = food.kind === old;
   // butter is softened and cheese is grated, what stands in is not
@@ -72,8 +108,9 @@ function inOwnWords(line: ReadLine, text: string, food: Food, settings: ReadSett
   // "cauliflower, steamed and blended": how it is made ready is said where the line says nothing of its own
   const ready = text.slice(name.length).replace(said, '');
   const kept = ownRest.trim() === '' ? `${ready}${ownRest}` : ownRest;
-  const plainName = inNumber(can ? name.replace(/^(?:canned|tinned) /, '') : name, words, food);
   const counted = line.words?.foods[0]?.measures[0];
+  const one = counted?.unit === null && counted.quantity[1] === 1;
+  const plainName = inNumber(can ? name.replace(/^(?:canned|tinned) /, '') : name, words, food, one);
   // "6 bread" is no amount of bread
   const plural = /s$/.test(plainName) || (counted?.quantity[1] ?? 0) <= 1;
   if (counted && !counted.unit && !counted.each && (!plural || !food.portions.piece)) return null;
@@ -83,7 +120,12 @@ function inOwnWords(line: ReadLine, text: string, food: Food, settings: ReadSett
 }
 
 /** A name in the number of the words whose place it takes: "2 avocados" → "2 bananas". */
-function inNumber(name: string, words: string, food: Food): string {
+function inNumber(name: string, words: string, food: Food, one: boolean): string {
+  if (one && /[^s]s$/.test(name)) {
+    const single = name.slice(0, -1);
+    const noun = single.split(' ').at(-1) ?? '';
+    return food.names.some((n) => n === noun || n.endsWith(` ${noun}`)) ? single : name;
+  }
   if (!/[^s]s$/.test(words) || /s$/.test(name)) return name;
   const noun = name.split(' ').at(-1) ?? '';
   return food.names.some((n) => n.endsWith(`${noun}s`)) ? `${name}s` : name;
@@ -105,7 +147,7 @@ export function inOwnAmount(line: ReadLine, ratio: number, settings: ReadSetting
   const m = NUMBER.exec(own);
   const grams = line.foods[0]?.grams;
   if (!m?.[2] || !grams) return null;
-  const metric = mannerOf(line) === 'metric';
+  const metric = mannerOfLine(line, null) === 'metric';
   const unit = line.words?.foods[0]?.measures[0]?.unit?.id;
   const times = (words: string) => {
     const value = numericQuantity(words.trim());
@@ -126,11 +168,16 @@ export function inOwnAmount(line: ReadLine, ratio: number, settings: ReadSetting
  *
  * @returns null where it cannot be written for this line
  */
-export function newLines(line: ReadLine, swap: SwapRow, settings: ReadSettings): string[] | null {
+export function newLines(
+  line: ReadLine,
+  swap: SwapRow,
+  settings: ReadSettings,
+  recipe: ReadRecipe,
+): string[] | null {
   const old = line.foods[0]?.food;
   const grams = line.foods[0]?.grams;
   if (!old) return null;
-  const manner = mannerOf(line);
+  const manner = mannerOfLine(line, recipe);
   const out: string[] = [];
   for (const to of swap.to) {
     const same = to.food === 'same';
@@ -154,24 +201,27 @@ export function newLines(line: ReadLine, swap: SwapRow, settings: ReadSettings):
       out.push(`${text}, to taste`);
       continue;
     }
-    // so much for each who eats cannot be said of the whole pot's
-    if (line.words?.perHead) return null;
     const count = line.words?.foods[0]?.measures[0];
     if (to.by === 'piece' && count && !count.unit) {
       out.push(`${Math.max(1, Math.round(count.quantity[1] * to.ratio))} ${text}`);
       continue;
     }
+    // so much for each who eats stays so much for each
+    const each = line.words?.perHead === true;
     const amount = kitchenAmount(
-      gramsOf(to, next, old, grams.best),
+      gramsOf(to, next, old, each ? grams.best / recipe.servings.range.best : grams.best),
       next,
       manner,
       LIQUID.has(next.kind) || next.kind === 'oil',
     );
-    out.push(`${amount} ${text}`);
+    const whole = `${amount} ${text}`;
+    out.push(each && line.origin === 'ingredients' ? whole.replace(/(?=,|$)/, ' each') : whole);
   }
   // "salt and pepper": the pepper stays
   const others = line.foods.slice(1);
   if (others.length > 0 && (line.words?.foods[0]?.measures.length ?? 0) > 0) return null;
   out.push(...others.map((o) => `${o.text}, to taste`));
-  return line.optional ? out.map((l) => (/\boptional\b/i.test(l) ? l : `${l} (optional)`)) : out;
+  return line.optional && line.origin === 'ingredients'
+    ? out.map((l) => (/\boptional\b/i.test(l) ? l : `${l} (optional)`))
+    : out;
 }

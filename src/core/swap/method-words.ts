@@ -4,7 +4,7 @@ import { isDeed, letGoInClause, withoutBareDeeds } from './clause';
 
 /** Article, amount and measure before a mention: "2 tbsp of the", "a little extra", "half the". */
 const LEAD =
-  /(?:(?:an?|\d[\d/.½¼¾⅓⅔–-]*|one|two|three|four|half|most|all)\s+)?(?:of\s+(?=the\s+(?:\w*spoon|cup)))?(?:(?:the|little|good|generous|extra|further|another)\s+)*(?:(?:spoons?|spoonfuls?|dollop|blob|handful|knob|squeeze|drizzle|splash|glug|pinch|dash|tbsp|tsp|tablespoons?|teaspoons?|cups?|cm|inch(?:es)?|half|most|all|some|rest|remainder|last)\s+(?:of\s+)?)*(?:(?:the|some|an?|your|more|extra|remaining|good|little)\s+)*$/i;
+  /(?:(?:an?|\d[\d/.½¼¾⅓⅔–-]*|one|two|three|four|half|most|all)\s+)?(?:of\s+(?=the\s+(?:\w*spoon|cup)))?(?:(?:the|little|good|generous|extra|further|another)\s+)*(?:(?:spoons?|spoonfuls?|few drops|drops?|dollop|blob|handful|knob|squeeze|drizzle|splash|glug|pinch|dash|tbsp|tsp|tablespoons?|teaspoons?|cups?|cm|inch(?:es)?|half|most|all|some|rest|remainder|last)\s+(?:of\s+)?)*(?:(?:the|some|an?|your|more|extra|remaining|good|little)\s+)*$/i;
 
 /** The one word by which a method calls a food of these kinds. */
 const CALLED: Readonly<Record<string, readonly string[]>> = {
@@ -60,6 +60,8 @@ export function namesFor(line: ReadLine, read: Pick<ReadRecipe, 'lines' | 'steps
   const own =
     line.foods[0]?.text
       .replace(/^(?:fresh|freshly|extra[- ]virgin|light|good|raw|ground|toasted|chopped|flaked)\s+/g, '')
+      // "salt in the water" is called salt
+      .replace(/\s+(?:in|for|from|on|at|to)\s+(?:the|a|your|each)\s.*$/, '')
       .trim() ?? '';
   // "kala namak (black salt)": called by either
   const also = [...line.line.text.matchAll(/\(([a-z][a-z -]{2,24})\)/gi)].map((m) =>
@@ -135,6 +137,18 @@ const STATE = /\b(?:(warm|hot|cold|chilled|toasted)|soaked|melted|crumbled|softe
 
 /** Puts words in place of a stretch and of the article and amount before it. */
 export function replaceSpan(text: string, start: number, end: number, word: string, withLead = true): string {
+  // water that is no more salted
+  const salted = /\bwater\b/.test(word)
+    ? (/\b(?:(?:well|lightly)[- ])?(?:salty|salted|briny)\s+$/i.exec(text.slice(0, start))?.[0].length ?? 0)
+    : 0;
+  if (salted > 0)
+    return replaceSpan(
+      text.slice(0, start - salted) + text.slice(start),
+      start - salted,
+      end - salted,
+      word,
+      withLead,
+    );
   const said = text.slice(0, start);
   // "with warm naan" stays warm, "the soaked cashews" leave their soaking behind
   const state = STATE.exec(said);
@@ -152,7 +166,9 @@ export function replaceSpan(text: string, start: number, end: number, word: stri
     const heat = melts.startsWith('M') ? 'Heat ' : 'heat ';
     return text.slice(0, from - melts.length) + heat + word + text.slice(end);
   }
-  const sentence = /(?:^|[.!?:]\s+|\n\s*(?:\d+[.)]\s*|[-*]\s+)?)$/.test(text.slice(0, from));
+  const opens = /(?:^|[.!?]\s+|\n\s*(?:\d+[.)]\s*|[-*]\s+)?)$/.test(text.slice(0, from));
+  // behind a colon as its cook had it
+  const sentence = opens || (/:\s+$/.test(text.slice(0, from)) && /^\p{Lu}/u.test(text.slice(from)));
   const put = sentence ? word.charAt(0).toUpperCase() + word.slice(1) : word;
   return text.slice(0, from) + put + text.slice(end);
 }

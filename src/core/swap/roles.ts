@@ -43,6 +43,8 @@ function clausesOf(read: ReadRecipe, line: ReadLine): string[] {
   }
   return out;
 }
+const MIXES =
+  /\b(?:mix|stir|whisk|beat|fold|add|cream|rub|knead|sift|mash|blend|blitz|whizz|combine|tip|pour|in)\w*\b/i;
 const TOSSED = /\b(?:toss|coat|rub|massage|drizzle|turn|mix)\w*\b/i;
 const KIND_WORD: Record<string, string> = {
   oil: 'oil',
@@ -114,20 +116,22 @@ export function roleOf(read: ReadRecipe, line: ReadLine): DishRole {
     label: p.row.label,
     evidence,
   });
+  const clauses = clausesOf(read, line);
+  // what only the method names, and mixes into nothing, is no part of the dough
+  const apart = line.origin === 'method' && !clauses.some((c) => MIXES.test(c));
   for (const evidence of EVIDENCE)
     for (const p of mine) {
-      const found = evidence(p, read, line);
+      const found = apart && p.row.beside ? null : evidence(p, read, line);
       if (found) return as(p, found);
     }
   // the first clause that touches the food says what it is for
-  const clauses = clausesOf(read, line);
   for (const clause of clauses)
     for (const p of single) {
       const found = p.steps?.exec(clause)?.[0];
       if (found && (!p.row.every || clauses.every((c) => p.steps?.test(c))))
         return as(p, `“${found.trim()}” in the method`);
     }
-  for (const p of single) {
+  for (const p of apart ? [] : single) {
     const found = p.title?.exec(read.recipe.title)?.[0];
     if (found) return as(p, `“${found}” in the title`);
   }

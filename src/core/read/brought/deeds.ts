@@ -1,7 +1,15 @@
 import { foodById } from '@/core/food/table';
 import { type Range, range } from '@/core/range/range';
 import { type ClauseSpan, type Sentence } from '@/core/step/clauses';
-import { DEFINITE, DETERMINERS, NEGATORS, STEP_WORDS, verbById, verbOf, type VerbHit } from '@/core/step/lexicon';
+import {
+  DEFINITE,
+  DETERMINERS,
+  NEGATORS,
+  STEP_WORDS,
+  verbById,
+  verbOf,
+  type VerbHit,
+} from '@/core/step/lexicon';
 import { isRemark } from '@/core/step/others';
 import { type Polarity, isOptional, polarityOf, verbNegated } from '@/core/step/polarity';
 import { type Token } from '@/core/step/tokens';
@@ -228,7 +236,7 @@ export function deeds(scan: Scan, source: Source, s: Sentence, c: ClauseSpan): v
   // "water as salty as the sea", "seasoned like the sea"
   const words = s.tokens.slice(c.from, c.to).map((t) => t.word);
   const already = out.some((l) => l.step === source.step && l.foods[0]?.food?.id === 'salt');
-    const sea = c.from + words.findIndex((w) => LIKE_THE_SEA.has(w));
+  const sea = c.from + words.findIndex((w) => LIKE_THE_SEA.has(w));
   const refused = sea >= c.from && (words[0] === 'no' || polarityOf(s, c, sea, sea + 1) === 'not');
   if (!already && sea >= c.from && !refused && words.some((w) => SAYS_SALT.has(w))) {
     const salt = foodById('salt');
@@ -272,16 +280,23 @@ function implied(
     (next?.word === 'boiling' && s.tokens[i + 2]?.word === 'water') ||
     (['the', 'your', 'cooking', 'pasta'].includes(next?.word ?? '') &&
       s.tokens.slice(i + 1, i + 4).some((t) => t.word === 'water'));
-  const span: [number, number] = [s.tokens[i]?.start ?? 0, s.tokens[Math.min(c.to, i + 5) - 1]?.end ?? 0];
+  const water = wet ? s.tokens.findIndex((t, k) => k > i && t.word === 'water') + 1 : 0;
+  let until = water > 0 ? water : Math.min(c.to, i + 5);
+  while (until > i + 1 && s.tokens[until - 1]?.kind === 'mark') until -= 1;
+  const span: [number, number] = [s.tokens[i]?.start ?? 0, s.tokens[until - 1]?.end ?? 0];
   const push = (which: string, grams?: Range) => {
     const amount = usual(which, servings);
-    const at = textOf(source, s, i, Math.min(c.to, i + 5));
+    const at = textOf(source, s, i, until);
     if (out.some((l) => l.step === source.step && l.line.start === source.start + span[0])) return;
     out.push(lineOf(scan, source, span, at, food, grams ?? amount.grams, amount.why, optional));
   };
   if (food.kind === 'salt') {
     if (wet) {
-      if (!out.some((l) => l.foods[0]?.readings[0]?.includes('from the pot'))) push('water');
+      // "1 tbsp salt, in the water": it is on the list
+      const onList = lines.some(
+        (l) => l.foods.some((f) => f.food?.kind === 'salt') && /\bwater\b/i.test(l.line.text),
+      );
+      if (!onList && !out.some((l) => l.foods[0]?.readings[0]?.includes('from the pot'))) push('water');
       return;
     }
     const others = foodsOf(s, c).filter((f) => f.from > i);
