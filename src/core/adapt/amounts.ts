@@ -151,8 +151,8 @@ export function sideOfMethod(read: Pick<ReadRecipe, 'steps'>, line: ReadLine): S
 
 /** Leaving a line out: what is optional, what comes on top, an accent; null where the dish would not stand without it. */
 export function leaveOut(line: ReadLine): SwapRow | null {
-  if (line.origin !== 'ingredients') return null;
   if (line.optional) return OPTIONAL;
+  if (line.origin !== 'ingredients') return null;
   const { kind, waterG } = line.foods[0]?.food ?? {};
   // the measured grain of a section "to serve" is what the dish is eaten in
   if (/grain|starch/.test(kind ?? '') && (line.words?.foods[0]?.measures.length ?? 0) > 0) return null;

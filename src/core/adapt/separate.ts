@@ -14,7 +14,7 @@ export interface Separated {
 }
 
 const BETWEEN =
-  /,?\s+(?:and|&|\+|plus|dissolved in|mixed with|stirred into|whisked with|(?:pan-)?fried (?:in|with)|tossed (?:in|with)|roasted (?:in|with)|brushed with|crushed with|served with|topped with|cooked in|in(?=\s+(?:\d|[½¼¾⅓⅔])[^,]*(?:tbsp|tsp|cup|ml)))\s+/gi;
+  /,?\s+(?:and|&|\+|plus|(?:and\s+)?(?:dissolved|mixed|stirred|whisked|blended|blitzed|whizzed|mashed|thinned|loosened|slaked|let down) (?:in|into|with)|(?:pan-)?fried (?:in|with)|tossed (?:in|with)|roasted (?:in|with)|brushed with|crushed with|served with|topped with|cooked in|in(?=\s+(?:\d|[½¼¾⅓⅔])[^,]*(?:tbsp|tsp|cup|ml)))\s+/gi;
 const TAIL =
   /(,\s*(?:to (?:taste|serve|finish|garnish)|for (?:serving|garnish)|optional)|\s+(?:to (?:taste|serve|finish|garnish)|for (?:serving|garnish)))\s*$/i;
 const EACH = /^(.*?\b)each(?:\s+of)?\s*:?\s+/i;
@@ -33,11 +33,17 @@ function partsOf(line: ReadLine, settings: ReadSettings, servings: number): read
   const pieces = body
     .slice(each?.[0].length ?? 0)
     .split(BETWEEN)
-    .flatMap((p) => p.split(/\s*,\s+(?=\w+$)/));
-  if (pieces.length !== line.foods.length) return null;
+    .flatMap((p) => p.split(/\s*,\s+(?:\+\s*)?(?=\w+$|[\d½¼¾⅓⅔])/));
+  if (pieces.length < line.foods.length) return null;
   const texts = pieces.map((p) => `${lead} ${p}${tail}`.trim());
-  const same = texts.every((text, i) => {
-    const alone = remembered({ ...line.line, text }, { ...settings, corrections: {} }, servings);
+  const plain = { ...settings, corrections: {} };
+  const alones = texts.map((text) => remembered({ ...line.line, text }, plain, servings));
+  // water that the whole line did not count is one more
+  const counted = alones.filter(
+    (l) => pieces.length === line.foods.length || l.foods[0]?.food?.kind !== 'water',
+  );
+  if (counted.length !== line.foods.length) return null;
+  const same = counted.every((alone, i) => {
     const [food] = alone.foods;
     const was = line.foods[i];
     return (

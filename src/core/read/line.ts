@@ -87,7 +87,8 @@ function readFood(
     return MATTERS_LITTLE.has(f.kind) ? anyAmount(f, servings) : null;
   };
   const one = amountOf(food);
-  const everyone = line.perHead && words.measures.some((m) => m.stated || m.unit !== null);
+  const everyone =
+    line.perHead && (words.equivalent !== null || words.measures.some((m) => m.stated || m.unit !== null));
   const main = one && everyone ? { ...one, grams: scale(one.grams, servings) } : one;
   let byPlate = everyone || one?.byPlate === true || line.plusMore !== null;
   const readings: string[] = [...(main?.readings ?? []), ...(everyone ? [`for each of ${servings}`] : [])];

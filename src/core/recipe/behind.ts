@@ -1,3 +1,5 @@
+import { foodOfName } from '@/core/food/find';
+import { tokens } from '@/core/food/tokens';
 import { PREPARATION } from './alternatives';
 import { readMeasures } from './measures';
 import { Reader, type Measure } from './reader';
@@ -17,7 +19,7 @@ const AT_END =
 const ALONE = /^()((?:about\s+)?\d[\d\s./-]*\s*[a-z. ]*)$/;
 /** An amount between the name and what is said of it: "rajma 1/4 cup likewise". */
 const INSIDE = new RegExp(
-  String.raw`^([a-z][a-z' -]*?[a-z])\s+((?:about\s+)?${NUMBER}\s*(?:tbsps?|tsps?|tablespoons?|teaspoons?|cups?|mugs?|ml|l|litres?|g|kg|oz|lbs?|pinch(?:es)?|handfuls?|tins?|cans?)\b)(?!\s+(?:of|tins?|cans?|packs?|jars?))(.*)$`,
+  String.raw`^([a-z][a-z' -]*?[a-z])\s+((?:about\s+)?${NUMBER}\s*(?:tbsps?|tsps?|tablespoons?|teaspoons?|cups?|mugs?|ml|l|litres?|g|kg|oz|lbs?|pinch(?:es)?|handfuls?|tins?|cans?|large|medium|small|big|lg|med|sm)\b)(?!\s+(?:of|tins?|cans?|packs?|jars?))(.*)$`,
 );
 /** What an amount is for: "a pinch for the top". */
 const PURPOSE = /\s+(?:for|on|over|at|per|to|in all|altogether|in total|if|as)\b.*$/;
@@ -44,12 +46,28 @@ function trailing(text: string): Behind | null {
   return measures ? { measures, before: m?.[1] ?? '', source: text } : null;
 }
 
+/** "1 tbsp heaped": how full the spoon is. */
+const HEAP = /^(?:heaped|heaping|rounded|level|scant|generous)\b\s*/;
+/** Words behind an amount that still say how it is made ready. */
+const MOST_SAID = 6;
+/** Whether what stands behind an amount is a food of its own: "rice 2 cups stock". */
+const namesFood = (words: readonly string[]): boolean =>
+  words.some(
+    (w, i) =>
+      !SAYS_HOW.has(w) &&
+      !PREPARATION.has(w) &&
+      [1, 2].some((n) => foodOfName(tokens(words.slice(i, i + n).join(' '))) !== undefined),
+  );
+
 function inside(text: string): Behind | null {
   const m = INSIDE.exec(text.trim());
-  const said = (m?.[3] ?? '').trim();
+  const all = (m?.[3] ?? '').trim();
+  const heap = HEAP.exec(all)?.[0] ?? '';
+  const said = all.slice(heap.length).trim();
+  const words = said.split(/\s+/).filter(Boolean);
   const measures =
-    m?.[2] && said.split(/\s+/).every((w) => !w || SAYS_HOW.has(w) || PREPARATION.has(w))
-      ? whole(m[2])
+    m?.[2] && words.length <= MOST_SAID && !/\d|\b(?:with|plus|or)\b/.test(said) && !namesFood(words)
+      ? whole(heap ? m[2].replace(/^(\S+)/, `$1 ${heap.trim()}`) : m[2])
       : null;
   return measures ? { measures, before: m?.[1] ?? '', source: text } : null;
 }

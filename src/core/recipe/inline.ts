@@ -40,6 +40,10 @@ const BIT =
 const AMOUNT_BEHIND =
   /^([a-z][a-z' -]{2,30}?)\s*(?:\([^)]{1,24}\))?\s+(?:\d[\d./-]*|[½¼¾⅓⅔])\s*(?:(?:tbsps?|tsps?|tablespoons?|teaspoons?|cups?|ml|l|g|kg|oz|lbs?|tins?|cans?|cloves?|med|medium|small|large|big|lg|sm)(?:\s+[a-z][a-z0-9 &'-]{0,60})?)?[.!]?$/;
 
+/** "juice 1 lime", "zest and juice of half a lemon": so much of a fruit. */
+const OF_A_FRUIT =
+  /^(?:the )?(?:(?:finely )?grated )?(?:juice|zest|rind|peel)(?: (?:and|&|\+) (?:juice|zest))?(?: of)? (?:about )?(?:\d|[½¼¾⅓⅔]|half\b|an? |one\b|two\b|three\b|the (?:other )?(?:half|lemon|lime|orange))/i;
+
 /** "red onions quartered", "potatoes cut in wedges": a name without what is done to it. */
 function withoutEnd(words: string): string {
   const parts =
@@ -91,6 +95,7 @@ function splitAtFoods(text: string, listed: boolean): Stretch[] {
       const named = AMOUNT_BEHIND.exec(lower)?.[1];
       if (named && (findFood(withoutEnd(named), '', 1)[0]?.confidence ?? 0) >= SURE)
         return { food: true, amount: true };
+      if (OF_A_FRUIT.test(lower)) return { food: true, amount: true };
       const q = readQuantity(lower, 0);
       const bit = BIT.exec(lower)?.[0].length ?? 0;
       const rest = lower.slice(bit || (q?.end ?? 0)).replace(/^\s*/, '');
@@ -134,7 +139,11 @@ function splitAtFoods(text: string, listed: boolean): Stretch[] {
     from = cut ? to + cut[0].length : to;
   }
   const counted = pieces.filter(
-    (p) => startsWithAmount(p.text) || BIT.test(p.text) || AMOUNT_BEHIND.test(clean(p.text).toLowerCase()),
+    (p) =>
+      startsWithAmount(p.text) ||
+      BIT.test(p.text) ||
+      OF_A_FRUIT.test(p.text) ||
+      AMOUNT_BEHIND.test(clean(p.text).toLowerCase()),
   ).length;
   if (!listed && counted === 0 && !/\d/.test(text)) return foodList(text) ?? whole;
   if (pieces.length < 2 || (!listed && counted < 2)) return whole;

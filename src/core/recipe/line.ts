@@ -104,8 +104,14 @@ function turnArrow(text: string): string {
   return `${m[1].slice(0, r.at)} ${m[2]}`.trim();
 }
 
+/** "juice 2 lemons", "zest half an orange": without "of". */
+const BARE_JUICE =
+  /^(\s*(?:the )?(?:juice|zest|rind)(?: (?:and|&|\+) (?:juice|zest))?) (?=(?:about )?(?:\d|[½¼¾⅓⅔]|half\b|an? |one\b|two\b|three\b))/;
+
 /** "juice of half a lemon" → "half lemon juice": the measure goes first. */
 function turnJuice(text: string): { text: string; zest: boolean } {
+  const of = text.replace(BARE_JUICE, '$1 of ');
+  if (of !== text) return turnJuice(of);
   const m = JUICE.exec(text);
   if (!m || m.index > 24) return { text, zest: false };
   const zestToo = Boolean(m[1] ?? m[2]);
@@ -121,6 +127,9 @@ function turnJuice(text: string): { text: string; zest: boolean } {
 /** A word or two and a colon, and behind it an amount of something. */
 const LABEL =
   /^\s*[a-z][a-z' -]{1,24}:\s+(?=(?:[\d½¼¾⅓⅔][\d./]*|an?|half an?) ?(?:tbsps?|tsps?|tablespoons?|teaspoons?|cups?|ml|g|kg|oz|lbs?|cans?|tins?)\b\.? (?:of )?[a-z]{3})/i;
+/** "DRESSING 2 tbsp oil", "for the sauce 3 tbsp tahini": a part's name, and behind it an amount of something. */
+const PART_LABEL =
+  /^\s*(?:(?:for (?:the )?)?(?:[a-z]+ )?(?:dressing|sauce|marinade|topping|filling|dip|glaze|crust|base|batter|dough|gravy|garnish|crumb)|[A-Z]{4,}(?: [A-Z]{3,})?)\s+(?=(?:about )?(?:[\d½¼¾⅓⅔][\d./–-]*|an?|half an?) ?(?:heaped |rounded |level |small |large |big )?(?:tbsps?|tsps?|tablespoons?|teaspoons?|cups?|ml|g|kg|oz|lbs?|cans?|tins?)\b\.? (?:of )?([A-Za-z]{2,}))/;
 /** A form that names no food: of the one before. */
 const FORM_ALONE = /^(?:fresh|dried|frozen|canned|tinned|ground|powdered|bottled|jarred)$/;
 const FORM_BEFORE =
@@ -222,7 +231,10 @@ export function readLineWords(line: string): LineWords {
   // the whole grain of a flour or bread is no size of it
   written = written.replace(/\bwhole[ -](?=wheat|grain|meal)/gi, 'whole').replace(/\bwhole (?=kernel)/gi, '');
   // "mayo-ish: 3 tbsp soy yogurt": a name for what comes, not "rice: 200 g"
-  const label = LABEL.exec(written)?.[0];
+  const part =
+    PART_LABEL.exec(written) ?? PART_LABEL.exec(written.replace(/^[^a-z]*[A-Z]/, (c) => c.toLowerCase()));
+  const label =
+    LABEL.exec(written)?.[0] ?? (part && !PREPARATION.has((part[1] ?? '').toLowerCase()) ? part[0] : null);
   if (label) written = written.slice(label.length);
   let text = written.toLowerCase();
   const cleaned = written;

@@ -155,7 +155,7 @@ function placeAround({ recipe, steps }: ReadRecipe, { line, step }: ReadLine) {
 
 /** ", about 2 tsp" behind a food: the amount that goes with its words. */
 const AMOUNT_AFTER =
-  /^,?\s*(?:\((?=[^()]{1,24}\)))?(?:about|around|roughly|say|maybe)?\s*[\d½¼¾⅓⅔][\d./½¼¾⅓⅔–-]*\s*(?:g|kg|ml|l|oz|tbsps?|tsps?|cups?|(?:table|tea)?spoon(?:ful)?s?)\b(?:(?<=\([^()]{1,24})\))?/i;
+  /^,?\s*(?:\((?=[^()]{1,24}\)))?(?:about|around|roughly|say|maybe)?\s*[\d½¼¾⅓⅔][\d./½¼¾⅓⅔–-]*\s*(?:g|kg|ml|l|oz|tbsps?|tsps?|cups?|(?:table|tea)?spoon(?:ful)?s?)\b(?:(?<=\([^()]{1,24})\))?(?=\s*(?:[,.;)]|$))/i;
 
 /** "vegetable stock, no salt added" in a sentence, where a comma parts foods: "unsalted vegetable stock". */
 function inSentence(words: string, swap: SwapRow): string {

@@ -7,7 +7,7 @@ const BROKEN: readonly (readonly [RegExp, string])[] = [
   [/\b\p{L}+\s+(?:with|of|the)\s*,/giu, 'a word left hanging'],
   [/\bof\s+(?:\p{L}+\s+)?the\s+\p{L}+\s+each\b/giu, 'an amount of something else'],
   [/\b(?:no|without)\s+(?:an?|the|some)\s+(?:\p{L}+\s+)?of\b/giu, 'none of so much of it'],
-  [/,\s*[,.;]|\(\s*\)|:\s*\./g, 'a mark without words'],
+  [/,\s*[,.;]|\(\s*\)|:\s*\.|(?<=^|[.!?]\s)\s*[:;,]/g, 'a mark without words'],
   [/\([^()]*\([^()]*\)[^()]*\)/g, 'brackets in brackets'],
   [/\bthe (?:\p{L}+ ){1,3}each\b/giu, 'no amount for each'],
   [/\b(?:plain|hot|warm|cold|boiling|fresh|little) no\s+\p{L}+/giu, 'done with what is not there'],
