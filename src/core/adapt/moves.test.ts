@@ -34,7 +34,7 @@ describe('lines written as several', () => {
   ])('%s', (text, parts) => {
     const whole = read(`Pot\nServes 4\n\nIngredients\n- ${text}\n- 1 kg potatoes\n\nMethod\nCook it.`);
     const apart = separate(whole, settings);
-    expect(apart.separated).toEqual([{ whole: text, parts }]);
+    expect(apart.separated).toEqual([{ whole: text, parts, inRow: false }]);
     expect(apart.read.lines).toHaveLength(whole.lines.length + 1);
     // put back together they read as they were written
     expect(joinAgain(apart.read.recipe.source, apart.separated)).toBe(whole.recipe.source);

@@ -76,6 +76,7 @@ export interface Draft {
 /** Rounds of changes: a swap may bring to light a phrase of the method that the old line had covered. */
 const MOST_ROUNDS = 4;
 const MOST_TRIES = 6;
+const AMOUNT = /[\d½¼¾⅓⅔⅛]/;
 /** Departure by which a further plan may lie above the least that differs as much. */
 const NEAR = 0.5;
 
@@ -113,9 +114,11 @@ export function programme(
   done: readonly Change[] = [],
 ): Programme {
   const known = first && new Set(first.lines.map(wordsOf));
-  // what an earlier round put into a sentence
+  // so much of something that an earlier round put into a sentence
   const put = (line: ReadLine) =>
-    line.origin === 'method' && line.line.text.length > 3 && done.some((c) => c.to.includes(line.line.text));
+    line.origin === 'method' &&
+    line.line.text.length > 3 &&
+    done.some((c) => AMOUNT.test(c.to) && c.to.includes(line.line.text));
   const stays = (line: ReadLine) =>
     options.locked?.includes(line.line.text) === true ||
     put(line) ||

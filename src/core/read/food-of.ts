@@ -47,6 +47,9 @@ const ZEST_ONLY = /\b(?:zest|rind|peel|skin) only\b|\bonly the (?:zest|rind|peel
 /** "rinsed and dried", "fried": done to it in this kitchen, and no food sold so. */
 const DONE_HERE =
   /(?<=\b(?:rinsed|washed|drained|cleaned|peeled|cored)(?:,? and|,)?) (?:patted |spun |thoroughly |well )*dried\b|(?<=^[\s,]*)fried\b/;
+/** "pressure cooked till mushy": cooked in this kitchen, and measured before. */
+const COOKED_HERE =
+  /\b(?:pressure[- ]?cooked|cooked|boiled|simmered|steamed)\s+(?:till|until|in|for|with)\b[^,]*|\bpressure[- ]?cooked\b/;
 /** What a packet is said to be free or low of. */
 const CLAIM =
   /\b(?:oil|fat|salt|sugar|sodium)[- ]free\b|\b(?:no|without|low|reduced|less)[- ](?:added )?(?:oil|fat|salt|sugar|sodium)\b|\bun(?:salted|sweetened)\b/g;
@@ -111,9 +114,12 @@ export function find(line: FoodWords, larder: Larder): Found {
   const here = said.notes.replace(DONE_HERE, '');
   const fried = here !== said.notes && !/dried/.test(said.notes);
   // "dry beans, cooked": what they were when they were measured
-  const dry = /^(?:dry|dried|raw|uncooked)\b/.test(said.food);
+  const dry = /^(?:dry|dried|raw|uncooked)\b/.test(said.food) || COOKED_HERE.test(said.notes);
   const words = dry
-    ? { ...said, notes: here.replace(/\b(?:cooked|boiled|tender|drained)\b/g, ' ') }
+    ? {
+        ...said,
+        notes: here.replace(COOKED_HERE, ' ').replace(/\b(?:cooked|boiled|tender|drained)\b/g, ' '),
+      }
     : here !== said.notes && (!fried || FRESH.has(larder.finder.find(said.food, '', 1)[0]?.food.kind ?? ''))
       ? { ...said, notes: here }
       : said;

@@ -126,6 +126,9 @@ const WIDE = new Set([
   'leaf',
 ]);
 
+/** What a dish so called is as often made with: a chocolate cake of cocoa. */
+const TASTES_OF: Readonly<Record<string, readonly string[]>> = { chocolate: ['cocoa'] };
+
 /** Kinds whose plain word is used of any food that ends in it. */
 const PLAIN = new Set(['seed', 'nut']);
 
@@ -165,6 +168,7 @@ export function refersTo(
     if (makesStock && line.unsalted && !line.words.has(head)) return;
     const same =
       line.ids.has(food.id) ||
+      (!stated && words.length === 1 && (TASTES_OF[head] ?? []).some((id) => line.ids.has(id))) ||
       (family !== undefined &&
         family.some((k) => line.kinds.has(k)) &&
         (!WIDE.has(head) || definite || !stated || [...line.heads].some((h) => h.endsWith(head)))) ||
@@ -188,10 +192,14 @@ export function refersTo(
   return out;
 }
 
+/** Words that an oil or a salt goes by itself, so that a part's name does not cover it. */
+const CALLED_SO = new Set(['oil', 'salt', 'fat', 'butter', 'ghee', 'marg', 'margarine', 'lard', 'seasoning']);
+
 /** True where a name is that of a part of the dish, or of what the list's foods were made into. */
 export function isPart(food: Food, words: readonly string[], definite: boolean, cover: Cover): boolean {
   const head = words.at(-1) ?? '';
-  const own = food.kind !== 'oil' && food.kind !== 'salt';
+  // "the tadka" of the part so named is no oil of its own
+  const own = (food.kind !== 'oil' && food.kind !== 'salt') || !CALLED_SO.has(head);
   if (own && words.length === 1 && cover.partHeads.has(head)) return true;
   if (own && words.length > 1 && cover.parts.some((p) => words.every((w) => p.has(w)))) return true;
   if (own && words.length > 1 && definite && words.every((w) => cover.title.has(w))) return true;

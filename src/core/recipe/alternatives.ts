@@ -8,7 +8,7 @@ const NOT_OTHER =
   /^(?:the (?:ones?|kind|sort|type|same)\b|ones?\b|more|less|so|to taste|as needed|as required|other|your|any|similar|equivalent|a combination|both|a mix|until|about|use|whatever|leave|omit|not\b)/;
 /** What stands between the foods of one line. */
 export const AND =
-  /\s+(?:and|&|\+)\s+|\s*&\s*|\s+(?:mixed|whisked|blended|combined|stirred|dissolved) (?:with|in|into)\s+(?=\d|half|an? )|\s+in\s+(?=(?:\d[\d/.½¼¾⅓⅔ ]*|[½¼¾⅓⅔]|an? )\s*(?:tbsp|tsp|tablespoons?|teaspoons?|cups?|ml|splash of|little)\b)/;
+  /\s+(?:and|&|\+)\s+|\s*&\s*|\s+(?:mixed|whisked|blended|combined|stirred|dissolved) (?:with|in|into)\s+(?=\d|half|an? )|\s+with\s+(?=(?:\d|half |an? |one |two )(?!bit|little|touch|few|pinch of|kick))|\s+in\s+(?=(?:\d[\d/.½¼¾⅓⅔ ]*|[½¼¾⅓⅔]|an? )\s*(?:tbsp|tsp|tablespoons?|teaspoons?|cups?|ml|splash of|little)\b)/;
 
 /** "parsley if that's what's there": when it is used is no part of its name. */
 const withoutCondition = (words: string): string => {

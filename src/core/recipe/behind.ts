@@ -48,6 +48,8 @@ function trailing(text: string): Behind | null {
 
 /** "1 tbsp heaped": how full the spoon is. */
 const HEAP = /^(?:heaped|heaping|rounded|level|scant|generous)\b\s*/;
+const WITH_WATER =
+  /\b(?:(?:made up|cooked|soaked|mixed|covered|boiled|steeped)\s+)?(?:with|in)\s+(?:(?:plenty of|hot|boiling|cold|warm|plain|just)\s+)*water\b(?:,?\s+(?:not|no)\s+[a-z]+)?/;
 /** Words behind an amount that still say how it is made ready. */
 const MOST_SAID = 6;
 /** Whether what stands behind an amount is a food of its own: "rice 2 cups stock". */
@@ -63,7 +65,8 @@ function inside(text: string): Behind | null {
   const m = INSIDE.exec(text.trim());
   const all = (m?.[3] ?? '').trim();
   const heap = HEAP.exec(all)?.[0] ?? '';
-  const said = all.slice(heap.length).trim();
+  // "made up with hot water not stock"
+  const said = all.slice(heap.length).replace(WITH_WATER, '').trim();
   const words = said.split(/\s+/).filter(Boolean);
   const measures =
     m?.[2] && words.length <= MOST_SAID && !/\d|\b(?:with|plus|or)\b/.test(said) && !namesFood(words)

@@ -138,6 +138,7 @@ export function clean(line: string): string {
   let text = stripMarkdown(line);
   if (text.includes('w/') || text.includes('W/'))
     text = text.replace(/\bw\/o(?![a-z])/gi, 'without').replace(/\bw\/ ?(?=\S)/gi, 'with ');
+  if (text.includes(' w ')) text = text.replace(/(?<=[a-z)]) w (?=[a-z])/gi, ' with ');
   if (/[^\x20-\x7e]/.test(text)) {
     text = text
       .replace(/[\u00a0\u2000-\u200a\u202f\u205f\u3000\t]/g, ' ')

@@ -154,6 +154,18 @@ function splitAtFoods(text: string, listed: boolean): Stretch[] {
   });
 }
 
+/** "600 ml milk / 45 g flour / bay leaf / 1 tsp mustard": a list by strokes, where two or more of it have an amount. */
+function byStrokes(text: string): Stretch[] | null {
+  const parts = text.split(/\s+[/|]\s+/);
+  if (parts.length < 3 || parts.filter((p) => startsWithMeasure(p)).length < 2) return null;
+  let at = 0;
+  return parts.map((part) => {
+    const start = text.indexOf(part, at);
+    at = start + part.length;
+    return { text: part, start, end: at };
+  });
+}
+
 /** Ends of sentences in a row; "approx. 200 g" and "1 tbsp. salt" go on. */
 const SENTENCE_END =
   /(?<=[a-z)\]]{2}[.!;])(?<!\b(?:approx|tbsp|tsp|ca|incl|pkg|lb|oz|pt|qt|med|lg|sm)\.)\s+(?=[A-Z])/g;
@@ -196,7 +208,7 @@ const splitList = remember((text: string) => splitAtFoods(text, true));
 const splitLine = remember((text: string) => splitAtFoods(text, false));
 /** One row cut into the foods it lists, each with its place; `listed` where a heading opens the list. */
 export const splitInline = (text: string, start: number, listed: boolean): Stretch[] =>
-  (listed ? splitList(text) : splitLine(text)).map((p) => ({
+  (byStrokes(text) ?? (listed ? splitList(text) : splitLine(text))).map((p) => ({
     text: p.text,
     start: p.start + start,
     end: p.end + start,

@@ -346,7 +346,8 @@ class Parser {
   private saysServings({ text, marked }: MarkedStretch, score: number): boolean {
     if (text.length >= 90 || (marked && this.state !== 'before')) return false;
     const plainly = SAYS_SERVINGS.test(text);
-    if (!plainly && (score >= 4 || startsAsStep(text))) return false;
+    // "pasta, 75g a head (there's 4 of us)" is a line all the same
+    if (score >= 5 || (!plainly && (score >= 4 || startsAsStep(text)))) return false;
     if (this.state === 'method' && !/^(?:serves|makes|feeds|yields?|servings)\b/i.test(text)) return false;
     if (this.state === 'ingredients' && /^for /i.test(text)) return false;
     return this.servingsOf(text) !== null;

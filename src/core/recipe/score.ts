@@ -64,6 +64,10 @@ function listsBehind(text: string): boolean {
   return counted >= 2 && counted * 2 >= parts.length;
 }
 
+const BRACKETED = /^\s*\([^()]*(?:\([^()]*\)[^()]*)*\)[.!]?\s*$/;
+const A_HEAD =
+  /\b\d[\d.]*\s?(?:g|ml|oz|tbsp|tsp|cups?)\s*(?:dry |raw |cooked )?(?:a head|each|apiece|pp|per (?:head|person|plate))\b/i;
+
 /** How much a line looks like an ingredient (positive) or a step (negative). */
 const unmarkedScore = remember((text: string): number => {
   const cleaned = clean(text);
@@ -89,6 +93,17 @@ const unmarkedScore = remember((text: string): number => {
     if ((food?.confidence ?? 0) < (alone ? SURE : 0.3)) score -= 3;
   }
   if (STEP_INSIDE.test(cleaned)) score -= 1.5;
+  // "(the recipe used 100 g chocolate, this is the other way)": told, and no line
+  if (BRACKETED.test(text) && words >= 6 && !startsWithAmount(text.replace(/^\s*\(\s*/, ''))) score -= 8;
+  // "wholewheat pasta, 75g a head"
+  if (
+    A_HEAD.test(cleaned) &&
+    words <= 20 &&
+    !/\.\s*$/.test(cleaned) &&
+    !/^(?:serve|make|feed|yield|portion|for )/i.test(cleaned) &&
+    !STEP_START.test(cleaned)
+  )
+    score += 5;
   if (NAME_AMOUNT.test(cleaned)) score += 1.5;
   if (listsBehind(cleaned)) score += 5;
   // "aubergine 2 lg"

@@ -25,6 +25,12 @@ const OR_SKIP =
 /** "blackberries and apples, half and half": how much of each. */
 const HALF_AND_HALF =
   /(?<=\b(?:and|&)\s[a-z -]{3,30}),\s*(?:half (?:and|&|n) half|half of each|in equal (?:parts|amounts)|equal (?:parts|amounts)|fifty[- ]fifty|50[/-]50|a mix(?:ture)?(?: of (?:both|the two))?)\b/gi;
+/** "whatever short pasta you've got": the food alone. */
+const WHATEVER =
+  /^\s*(?:whatever|whichever|any(?: old)?)\s+([a-z][^,;()]*?)\s+(?:you(?:'ve| have)? (?:got|have|like|find)|(?:is|'s) (?:there|in|going|left)|(?:we|i)(?:'ve)? (?:got|have))\b[^,;()]*/i;
+/** "(there's 4 of us)": who eats, and nothing of the line. */
+const SO_MANY_OF_US =
+  /\s*\((?:there(?:'s| are| is)|we(?:'re| are)|for)\s+(?:the\s+)?\w+(?:\s+of us)?(?: here)?\)/gi;
 /** "or they turn to gravel", "or it'll burn": what happens otherwise is no other food. */
 const OR_ELSE =
   /\s+or (?:else )?(?:they|it|you|we|i|everything|things)(?:'ll|'d|'re|'s)?\s+[a-z][^,;()\d]*/gi;
@@ -71,6 +77,8 @@ export const plainTalk = (line: string): string =>
     )
     .replace(ISH, 'about $1')
     .replace(HEDGE, 'about ')
+    .replace(WHATEVER, '$1')
+    .replace(SO_MANY_OF_US, '')
     .replace(/^\s*(?:instead|in place|in lieu) of [a-z ]{2,24}[:,]\s*/i, '')
     .replace(IN_PLACE, '')
     .replace(WHERE_IT_WAS, '')

@@ -42,9 +42,12 @@ const DOES = new Set([
   'gives',
 ]);
 
+const OTHER_ONES = new Set(['ones', 'one', 'version', 'versions', 'kind', 'kinds', 'sort', 'stuff', 'way']);
+
 /** The word behind a clause's subject where that is another cook, a guest or a book; -1 where it is not. */
 function othersAt({ tokens }: Sentence, c: ClauseSpan): number {
   let k = c.from;
+  while (k < c.to && tokens[k]?.kind === 'mark') k += 1;
   while (
     ['and', 'but', 'though', 'although', 'when', 'where', 'while', 'since', 'because'].includes(
       wordAt(tokens, k),
@@ -112,9 +115,16 @@ export const isBygone = (s: Sentence, from: number): boolean =>
         NOW.has(t.word) && [',', ';', '-', '—', 'and', 'but'].includes(wordAt(s.tokens, from + i - 1)),
     );
 
-/** True where a sentence's first clause takes back what the sentence before it told: "Skip that." */
-export function takesBack(s: Sentence): boolean {
+/**
+ * True where a sentence's first clause takes back what the sentence before it told: "Skip that."
+ *
+ * @param before the sentence that it may answer: what others do is answered by a bare "No."
+ */
+export function takesBack(s: Sentence, before?: Sentence): boolean {
   const [first] = s.clauses;
+  // "The book wants 50 g butter here. No."
+  const last = before?.clauses.at(-1);
+  if (before && last && othersAt(before, last) >= 0 && answersNo(s)) return true;
   return first !== undefined && deniesThat(s, first) && !s.clauses.some((c) => c.opener === 'if');
 }
 
@@ -205,6 +215,8 @@ export function othersWay(s: Sentence, c: ClauseSpan, from: number): 'remark' | 
   const at = othersAt(s, c);
   if (at < 0 || from < at) return null;
   if (isDenied(s, c)) return 'remark';
+  // "the shop ones are brushed with butter": another thing than this
+  if (OTHER_ONES.has(wordAt(s.tokens, at))) return 'remark';
   for (let k = at; k < Math.min(at + 3, from); k += 1) {
     const w = wordAt(s.tokens, k);
     if (PAST.has(w)) return 'remark';
@@ -215,13 +227,47 @@ export function othersWay(s: Sentence, c: ClauseSpan, from: number): 'remark' | 
   return null;
 }
 
+/** "Chorizo is what the recipe had": somebody else's way. */
+function isWhatTheyHad({ tokens }: Sentence, c: ClauseSpan): boolean {
+  for (let k = c.from; k < c.to - 1; k += 1) {
+    if (
+      wordAt(tokens, k + 1) !== 'what' ||
+      !['is', 'was', 'are', 'were', "that's"].includes(wordAt(tokens, k))
+    )
+      continue;
+    const next = wordAt(tokens, k + 2);
+    return next !== '' && !PRESENT_SUBJECTS.has(next) && !['goes', 'makes', 'gives'].includes(next);
+  }
+  return false;
+}
+
+/** A clause behind, of the same sentence, that says that it is never done here: "…, we never bother". */
+function isNeverDone(s: Sentence, c: ClauseSpan): boolean {
+  const at = s.clauses.indexOf(c);
+  if (PRESENT_SUBJECTS.has(wordAt(s.tokens, c.from))) return false;
+  for (const next of s.clauses.slice(at + 1, at + 1 + MOST_BEHIND)) {
+    let k = next.from;
+    while (k < next.to && ['but', 'and', 'though', 'so', ','].includes(wordAt(s.tokens, k))) k += 1;
+    const never =
+      PRESENT_SUBJECTS.has(wordAt(s.tokens, k)) &&
+      NEGATORS.has(wordAt(s.tokens, k + 1)) &&
+      (next.to - k <= 3 || ['bother', 'do'].includes(wordAt(s.tokens, k + 2)));
+    if (never) return true;
+    if (next.verb?.verb.brings && next.opener !== 'if') return false;
+  }
+  return false;
+}
+
 /** True where the clause speaks of another version, other people or another time. */
 export function isRemark(s: Sentence, c: ClauseSpan): boolean {
   if (s.label.length > 0 && REMARKS.has(s.label, 0, s.label.length) >= 0) return true;
   // "nonna's: pancetta, 4 tbsp oil"
   if (s.label.some((t) => PEOPLE.has(t.word.replace(/['’]s$|['’]$/, '')))) return true;
   if (isTakenBack(s, c) || isNotNeeded(s, c) || isReplaced(s, c)) return true;
+  if (isWhatTheyHad(s, c)) return true;
   const at = s.clauses.indexOf(c);
+  // "brush it with oil if you like it shiny, we never bother"
+  if (isNeverDone(s, c)) return true;
   // "my neighbour throws in a stock cube, I don't bother"
   const next = s.clauses[at + 1];
   const saysAt = next

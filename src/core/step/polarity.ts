@@ -366,7 +366,9 @@ function scanned(s: Sentence, c: ClauseSpan, i: number): Polarity | null {
       continue;
     }
     if (compared && (w === 'and' || w === 'with' || verbOf(w)?.form === 'ing')) compared = false;
-    if (negated && PREPOSITIONS.has(w) && !['of', 'from', 'any'].includes(w) && k > c.from) {
+    // "not in oil": the place itself is refused
+    const refused = ['not', 'never'].includes(wordAt(tokens, k - 1));
+    if (negated && !refused && PREPOSITIONS.has(w) && !['of', 'from', 'any'].includes(w) && k > c.from) {
       // "without moving them rub with salt": what follows a place or a means is another thing
       if (!(w === 'for' && wordAt(tokens, k - 1) === 'need')) negated = false;
     }

@@ -22,6 +22,9 @@ import { unknowns } from './unknowns';
 /** Characters of an ingredient line beyond which its end is not looked at again. */
 const MOST_TAIL = 300;
 
+/** Where a line's tail begins; the stroke of "stir-fry veg" opens none. */
+const TAIL_OPENS = /(?:[,(;]|(?<![a-z])-|-(?![a-z])).*$/i;
+
 /** `Chickpea "tuna"`: what is called so is not. */
 const SO_CALLED = /["“”][^"“”]{2,30}["“”]/g;
 
@@ -60,7 +63,7 @@ export function scanOf(
     ...recipe.steps.map((x, step) => ({ ...x, step, names: false, tail: false })),
     ...(recipe.notes ?? []).map((x) => ({ ...x, step: null, names: false, tail: false })),
     ...lines.flatMap((l): Source[] => {
-      const tail = l.line.text.length > MOST_TAIL ? null : /[,(;-].*$/.exec(l.line.text);
+      const tail = l.line.text.length > MOST_TAIL ? null : TAIL_OPENS.exec(l.line.text);
       return tail && tail.index > 2
         ? [
             {
@@ -123,7 +126,7 @@ export function broughtBy(
     const next = sentences[i + 1];
     const last = sentence.clauses.at(-1);
     // "… brush them with oil: skip that": what the last clause told is not done
-    if (last && next?.source === source && takesBack(next.sentence)) back.add(last);
+    if (last && next?.source === source && takesBack(next.sentence, sentence)) back.add(last);
     if (sentence.asks && next?.source === source && answersNo(next.sentence))
       for (const c of sentence.clauses) back.add(c);
   });
@@ -280,6 +283,9 @@ const TEMPERING = new Set(['tadka', 'tarka', 'chaunk']);
 /** "for the tadka I use no ghee or oil", "make the tadka in a dry pan": spices let go of their taste without fat. */
 function isDryTempering(scan: Scan, s: Sentence, c: Sentence['clauses'][number], named: Named): boolean {
   if (!TEMPERING.has(s.tokens[named.from]?.word ?? '')) return false;
+  // a part so called is what its own lines say
+  if (scan.lines.some((l) => l.line.section?.toLowerCase().includes(s.tokens[named.from]?.word ?? '')))
+    return true;
   const refused = s.clauses.some((x) =>
     foodsOf(s, x).some(
       (f) =>

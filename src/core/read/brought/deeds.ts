@@ -158,6 +158,9 @@ export function deeds(scan: Scan, source: Source, s: Sentence, c: ClauseSpan): v
         ['a', 'another'].includes(s.tokens[i - 1]?.word ?? '') &&
         s.tokens[i + 1]?.word !== 'of');
     if (!deed) continue;
+    // "a bag of stir-fry veg": what it is sold for
+    if (source.tail && hit.form === 'base' && s.tokens[i + 1]?.kind === 'word' && i !== c.verbAt) continue;
+    if (source.tail && joined && s.tokens[i]?.glued === true && hit.form === 'base') continue;
     if (
       hit.form === 'base' &&
       hit.verb.as !== 'spray' &&

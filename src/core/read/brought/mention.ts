@@ -21,6 +21,8 @@ import { type Scan, type Source, textOf } from './scan';
 const AMOUNT_KEEPS =
   /\b(?:no|without|unsalted|unsweetened|salt-free|oil-free|sugar-free|salt free|drained|rinsed|in water|in oil|in brine|no added|(?:low|lower|reduced|less)[- ](?:salt|sodium|sugar|fat))\b/i;
 
+const CLAIMS = new Set(['no', 'without', 'unsalted', 'unsweetened']);
+
 /** "250 g lentils (cooked weight)": how it was weighed. */
 const WEIGHED = /^\s*(?:cooked|dry|dried|drained|raw|uncooked)(?: weight)?\s*$/i;
 
@@ -164,6 +166,12 @@ const ASIDE = new Phrases(
     'to go with',
     'as well',
     'too',
+    'on the table',
+    'at the table',
+    'on top',
+    'over the top',
+    'at the end',
+    'to finish',
   ].map((w) => [w, true] as const),
 );
 /** The place behind a sentence's last word. */
@@ -317,6 +325,18 @@ export function mentionOf(
       .some((t, n) => t.kind === 'number' || s.named[to + 1 + n - s.from]?.kind === 'food');
     if (!another && (AMOUNT_KEEPS.test(behind) || WEIGHED.test(behind))) notes = `, ${behind}`;
   } else if (['drained', 'rinsed'].includes(s.tokens[to]?.word ?? '')) notes = `, ${s.tokens[to]?.word}`;
+  else if (CLAIMS.has(s.tokens[to]?.word ?? '')) {
+    // "2 tins of tomatoes no salt": which ones
+    let k = to + 1;
+    while (
+      k < Math.min(s.to, to + 4) &&
+      s.tokens[k]?.kind === 'word' &&
+      !CONJUNCTIONS.has(s.tokens[k]?.word ?? '')
+    )
+      k += 1;
+    const behind = textOf(source, s, to, k);
+    if (AMOUNT_KEEPS.test(behind) && !/\b(?:in|to|on)\b/.test(behind)) notes = `, ${behind}`;
+  }
   // what is soaked goes in dry
   if (c.verb?.verb.id === 'soak' && SOAKED_DRY.has(food.kind) && !STATES.has(s.tokens[from - 1]?.word ?? ''))
     notes += ', dried';
@@ -365,7 +385,8 @@ export function mentionOf(
     const few = s.tokens.slice(start, from).every((t) => FEW.has(t.word));
     const later = bare || few ? amountBehind(s, to) : null;
     // "a few almonds (10 g each)" are not almonds of 10 g
-    const behind = later && (bare || later.states.some((w) => EACH.has(w))) ? later : null;
+    const lacks = read.missing === 'amount';
+    const behind = later && (bare || lacks || later.states.some((w) => EACH.has(w))) ? later : null;
     if (behind && (few || !read.words?.foods.some((f) => f.measures.length > 0))) {
       const heads = behind.states.filter((w) => ['each', 'pp', 'apiece'].includes(w));
       const state = behind.states.filter((w) => !heads.includes(w)).join(' ');

@@ -73,6 +73,8 @@ export function namerOf(larder: Larder): Namer {
       if (n > 1 && (DETERMINERS.has(last.word) || last.word.length < 2)) continue;
       // "cloves of garlic", "a stick of celery": how it comes
       if (n === 1 && tokens[at + 1]?.word === 'of' && MEASURED_BY.has(first.normal)) return null;
+      // "a sprinkle of breadcrumbs": so much of it
+      if (n === 1 && tokens[at + 1]?.word === 'of' && verbOf(first.word)?.form === 'base') return null;
       // "fry" is no fries
       if (n === 1 && verbOf(first.word)?.form === 'base' && verbOf(first.word)?.verb.noun === false)
         return null;
