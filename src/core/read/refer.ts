@@ -14,6 +14,8 @@ interface Listed {
   readonly words: ReadonlySet<string>;
   /** Last words of its foods' names: what it is, not what it is made of. */
   readonly heads: ReadonlySet<string>;
+  /** Last words of all that its foods are called. */
+  readonly called: ReadonlySet<string>;
   /** True where it is a stock that can only be one without salt. */
   readonly unsalted: boolean;
 }
@@ -50,9 +52,16 @@ function listedOf(line: ReadLine): Listed {
     const head = wordsOf(f.text.replace(/[,(].*$/, '')).at(-1);
     if (head) heads.add(head);
   }
+  const called = new Set(
+    foods.flatMap((f) =>
+      [f.text, ...(f.food ? [f.food.name, ...f.food.names] : [])].flatMap(
+        (name) => wordsOf(name.replace(/[,(].*$/, '')).at(-1) ?? [],
+      ),
+    ),
+  );
   const stocks = foods.flatMap((f) => (f.food?.kind === 'stock' ? [f.food, ...f.might] : []));
   const unsalted = stocks.length > 0 && !stocks.some(isSalted);
-  const out = { ids, kinds, heads, unsalted, words: setOf(line.line.text) };
+  const out = { ids, kinds, heads, called, unsalted, words: setOf(line.line.text) };
   listed.set(line.foods, { alternatives: line.alternatives, text: line.line.text, own: out });
   return out;
 }
@@ -161,6 +170,7 @@ export function refersTo(
   const words = plain.length > 0 ? plain : all;
   const head = words.at(-1) ?? '';
   const family = STEP_WORDS.families[words.join(' ')];
+  const called = STEP_WORDS.called[words.join(' ')];
   const out: number[] = [];
   const makesStock = food.kind === 'stock' && MAKES_STOCK.has(head) && isSalted(food);
   cover.lines.forEach((line, i) => {
@@ -171,6 +181,7 @@ export function refersTo(
       (!stated && words.length === 1 && (TASTES_OF[head] ?? []).some((id) => line.ids.has(id))) ||
       (family !== undefined &&
         family.some((k) => line.kinds.has(k)) &&
+        (called === undefined || called.some((w) => line.called.has(w))) &&
         (!WIDE.has(head) || definite || !stated || [...line.heads].some((h) => h.endsWith(head)))) ||
       (line.heads.has(head) &&
         words.every((w) => line.words.has(w)) &&

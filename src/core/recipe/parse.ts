@@ -150,8 +150,11 @@ class Parser {
     // "serves 2, three at a pinch" says more than its first number
     if (loose && !(SAYS_SERVINGS.test(stretch.text) && this.servingsOf(stretch.text))) {
       this.takeServings(loose);
-      this.notes.push(stretch);
-      return;
+      // "pasta, 75g a head (there's 4 of us)" is a line as well
+      if (ingredientScore(stretch.text, stretch.marked) < 5) {
+        this.notes.push(stretch);
+        return;
+      }
     }
     const pieces = this.state === 'before' ? this.piecesOfTitle(stretch.text, index) : null;
     if (pieces) {

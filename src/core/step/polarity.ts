@@ -400,6 +400,11 @@ function saysMadeOf({ tokens }: Sentence, from: number): boolean {
   return k < from - 1 && IS.test(wordAt(tokens, k));
 }
 
+const KEEPS = new Set(['keep', 'save', 'reserve', 'freeze', 'store']);
+/** "I keep a third back for rice": what it is kept for is another meal. */
+const isForAnother = ({ tokens }: Sentence, c: ClauseSpan, from: number): boolean =>
+  KEEPS.has(c.verb?.verb.id ?? '') && c.verbAt < from && wordAt(tokens, from - 1) === 'for';
+
 /**
  * Whether a food that a clause names goes into the dish. The scope of a negation follows the clause, not a count of
  * words: it ends where a new deed, a place, "only" or "but" begins; twice no is yes.
@@ -419,6 +424,7 @@ export function polarityOf(s: Sentence, c: ClauseSpan, from: number, to: number)
   if (isRemark(s, c) || isBygone(s, from) || saysMadeOf(s, from)) return 'remark';
   const theirs = othersWay(s, c, from);
   if (theirs === 'remark') return theirs;
+  if (isForAnother(s, c, from)) return 'remark';
   const behind = saidBehind(s, c, to);
   if (behind) return behind;
   const swap = swapped(s, c, from);

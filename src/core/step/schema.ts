@@ -48,6 +48,7 @@ export const StepWordsFile = z
     aliases: z.record(z.string(), z.string()),
     not_food: z.array(z.string()),
     made: z.array(z.string()),
+    called: z.record(z.string(), z.array(z.string())),
     families: z.record(z.string(), z.array(z.string())),
     amounts: z.record(
       z.string(),

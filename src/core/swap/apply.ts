@@ -6,7 +6,7 @@ import { parseRecipe } from '@/core/recipe/parse';
 import type { ReadLine, ReadRecipe, ReadSettings } from '@/core/read/types';
 import { verbOf } from '@/core/step/lexicon';
 import { brokenIn } from './broken';
-import { isDeed, letGoInClause, otherwiseDone, withoutDeed } from './clause';
+import { isDeed, letGoInClause, otherwiseDone, withoutDeed, withoutSentence } from './clause';
 import { newLines } from './lines';
 import { mentionsOf } from './mentions';
 import { isSalting, namesFor, once, renamed, replaceSpan, withSentence, without } from './method-words';
@@ -155,7 +155,7 @@ function placeAround({ recipe, steps }: ReadRecipe, { line, step }: ReadLine) {
 
 /** ", about 2 tsp" behind a food: the amount that goes with its words. */
 const AMOUNT_AFTER =
-  /^,?\s*(?:\((?=[^()]{1,24}\)))?(?:about|around|roughly|say|maybe)?\s*[\d½¼¾⅓⅔][\d./½¼¾⅓⅔–-]*\s*(?:g|kg|ml|l|oz|tbsps?|tsps?|cups?|(?:table|tea)?spoon(?:ful)?s?)\b(?:(?<=\([^()]{1,24})\))?(?=\s*(?:[,.;)]|$))/i;
+  /^,?\s*(?:\((?=[^()]{1,24}\)))?(?:about|around|roughly|say|maybe)?\s*(?:[\d½¼¾⅓⅔][\d./½¼¾⅓⅔–-]*|an?|half an?|one|two|three)\s*(?:g|kg|ml|l|oz|tbsps?|tsps?|cups?|(?:table|tea)?spoon(?:ful)?s?)\b(?:(?<=\([^()]{1,24})\))?(?=\s*(?:[,.;)]|$))/i;
 
 /** "vegetable stock, no salt added" in a sentence, where a comma parts foods: "unsalted vegetable stock". */
 function inSentence(words: string, swap: SwapRow): string {
@@ -192,6 +192,13 @@ function inMethodOnly(
   const words = line.line.text.toLowerCase();
   // a named food loses its article and amount with it; a phrase ("salted water") stands alone
   const named = food.names.includes(words) || food.name.toLowerCase() === words;
+  // a sentence that only says what some may have
+  const alone =
+    line.optional && swap.inMethod === undefined && swap.to.length === 0
+      ? withoutSentence(place.text, start, end)
+      : null;
+  const rest = alone === null ? null : written(alone);
+  if (rest) return rest;
   if (named && swap.inMethod === undefined && swap.to.length === 0)
     return written(without(place.text, { words: [words], notAfter: [] }));
   const deed = named ? null : otherwiseDone(place.text, start, mediumOf(swap));
@@ -202,6 +209,7 @@ function inMethodOnly(
       : letGoInClause(place.text, start, end);
     const left = gone === null ? null : written(gone);
     if (left) return left;
+
   }
   const amount = amountFor(read, line, swap, settings);
   // "line the tin" is something to do, and stands where nothing else is

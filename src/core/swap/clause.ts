@@ -55,7 +55,9 @@ function cut(text: string, s: Sentence, from: number, to: number): string {
       : text.slice(head.length, start).includes('\n')
         ? '\n'
         : ' ';
-  return `${head}${gap}${opens && tail ? tail.charAt(0).toUpperCase() + tail.slice(1) : tail}`;
+  // a cook who writes no capitals gets none
+  const capital = opens && !/^\p{Ll}/u.test(text.slice(start));
+  return `${head}${gap}${capital && tail ? tail.charAt(0).toUpperCase() + tail.slice(1) : tail}`;
 }
 
 /** A clause left out with what joins it to the others; the whole sentence where it is the only one. */
@@ -128,6 +130,23 @@ export function letGoInClause(text: string, start: number, end: number): string 
     return withoutClause(text, s, c);
   }
   return null;
+}
+
+/** A text without the sentence that tells of a food and of no other; null where it tells of more. */
+export function withoutSentence(text: string, start: number, end: number): string | null {
+  const found = clauseAt(text, Math.max(start, end - 1));
+  if (!found) return null;
+  const { s } = found;
+  let depth = 0;
+  for (let k = s.from; k < s.to; k += 1) {
+    const t = s.tokens[k];
+    if (t?.word === '(') depth += 1;
+    if (t?.word === ')') depth -= 1;
+    const own = t !== undefined && t.start < end && t.end > start;
+    // what stands in brackets is said of it
+    if (depth === 0 && !own && s.named[k - s.from]?.kind === 'food') return null;
+  }
+  return cut(text, s, s.from, ['.', '!'].includes(wordAt(s.tokens, s.to)) ? s.to + 1 : s.to);
 }
 
 const BARE = new RegExp(

@@ -3,6 +3,7 @@ import { scanOf } from '@/core/read/brought/brought';
 import { mentionOf } from '@/core/read/brought/mention';
 import { foodsOf } from '@/core/read/brought/scan';
 import { refersTo } from '@/core/read/refer';
+import { STEP_WORDS } from '@/core/step/lexicon';
 import type { ReadLine, ReadRecipe, ReadSettings } from '@/core/read/types';
 
 /** A place in a step that names a food: characters from its step's start. */
@@ -28,7 +29,10 @@ function isNamedBy(line: ReadLine, words: readonly string[], definite: boolean):
       ),
     ),
   );
-  return definite || words.some((w) => own.has(w));
+  // "coriander, nuts & couscous": the word of its family
+  const family = STEP_WORDS.families[words.join(' ')];
+  const kin = family?.some((k) => line.foods.some((f) => f.food?.kind === k)) === true;
+  return definite || kin || words.some((w) => own.has(w));
 }
 
 /**

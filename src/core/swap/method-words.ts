@@ -135,6 +135,9 @@ function patternOf({ words, notAfter, own: mine = [] }: Names): RegExp | null {
 /** What a food is like as it goes in; the first ones hold for what stands in too. */
 const STATE = /\b(?:(warm|hot|cold|chilled|toasted)|soaked|melted|crumbled|softened|drained)\s+$/i;
 
+/** How somebody writes who begins her sentences small. */
+const SMALL = /^\p{Ll}/u;
+
 /** Puts words in place of a stretch and of the article and amount before it. */
 export function replaceSpan(text: string, start: number, end: number, word: string, withLead = true): string {
   // water that is no more salted
@@ -168,7 +171,9 @@ export function replaceSpan(text: string, start: number, end: number, word: stri
   }
   const opens = /(?:^|[.!?]\s+|\n\s*(?:\d+[.)]\s*|[-*]\s+)?)$/.test(text.slice(0, from));
   // behind a colon as its cook had it
-  const sentence = opens || (/:\s+$/.test(text.slice(0, from)) && /^\p{Lu}/u.test(text.slice(from)));
+  const sentence =
+    (opens && !SMALL.test(text.slice(from))) ||
+    (/:\s+$/.test(text.slice(0, from)) && /^\p{Lu}/u.test(text.slice(from)));
   const put = sentence ? word.charAt(0).toUpperCase() + word.slice(1) : word;
   return text.slice(0, from) + put + text.slice(end);
 }
@@ -301,10 +306,14 @@ export function without(
     text = next === null || next === text ? replaceSpan(text, start, end, `no ${name.toLowerCase()}`) : next;
   }
   if (text === step) return step;
-  return withoutBareDeeds(text, step)
+  const tidy = withoutBareDeeds(text, step)
     .replace(/ {2,}/g, ' ')
-    .replace(/\s+([,.;])/g, '$1')
-    .replace(/(^|[.!?]\s+)([a-z])/g, (_, before: string, letter: string) => before + letter.toUpperCase());
+    .replace(/\s+([,.;])/g, '$1');
+  if (/(?:^|[.!?]\s+)\p{Ll}/u.test(step)) return tidy;
+  return tidy.replace(
+    /(^|[.!?]\s+)([a-z])/g,
+    (_, before: string, letter: string) => before + letter.toUpperCase(),
+  );
 }
 
 /** Where the sentence around a place ends. */
