@@ -28,6 +28,46 @@ const DEEDS: readonly ((word: string) => string)[] = [
   (w) => `Cook the carrots. Add ${w} at the end.`,
 ];
 
+// Foods that limits look at, each against lines of its own and other kinds: none is covered by a neighbour.
+const OFFENDING: readonly (readonly [word: string, line: string, same?: readonly string[]])[] = [
+  ['walnuts', '30 g walnuts'],
+  ['peanut butter', '2 tbsp peanut butter'],
+  ['tahini', '2 tbsp tahini'],
+  ['coconut milk', '200 ml coconut milk'],
+  ['butter', '20 g butter', ['margarine']],
+  ['margarine', '20 g margarine', ['butter']],
+  ['sesame oil', '1 tbsp sesame oil'],
+  ['mayonnaise', '2 tbsp vegan mayo'],
+  ['mustard', '1 tbsp mustard'],
+  ['miso', '1 tbsp miso'],
+  ['gherkins', '4 gherkins'],
+  ['cheese', '50 g vegan cheese'],
+  ['cream', '100 ml oat cream'],
+  ['yoghurt', '100 g soya yoghurt'],
+  ['honey', '1 tbsp maple syrup', ['honey']],
+  ['jam', '2 tbsp jam'],
+  ['sausages', '4 vegan sausages'],
+  ['bacon', '100 g tempeh bacon'],
+  ['gravy', '200 ml gravy'],
+  ['hummus', '100 g hummus'],
+  ['olives', '10 olives'],
+  ['ketchup', '2 tbsp ketchup'],
+];
+
+describe('what limits look at is covered by itself alone', () => {
+  for (const [word, own, same = []] of OFFENDING)
+    test(word, () => {
+      for (const [other, line] of OFFENDING) {
+        if (line === own || same.includes(other)) continue;
+        for (const deed of DEEDS)
+          expect([line, broughtFrom(line, deed(word)).map((l) => l.line.text)]).toEqual([
+            line,
+            expect.arrayContaining([word]),
+          ]);
+      }
+    });
+});
+
 describe('what the method alone brings is there, whatever grain or pulse the list holds', () => {
   for (const [line, means] of LISTED)
     test.each(WORDS.filter((w) => !means.includes(w)))(`${line}, and then %s`, (word) => {

@@ -53,11 +53,10 @@ function listedOf(line: ReadLine): Listed {
     if (head) heads.add(head);
   }
   const called = new Set(
-    foods.flatMap((f) =>
-      [f.text, ...(f.food ? [f.food.name, ...f.food.names] : [])].flatMap(
-        (name) => wordsOf(name.replace(/[,(].*$/, '')).at(-1) ?? [],
-      ),
-    ),
+    foods.flatMap((f) => [
+      ...wordsOf(f.text.replace(/[,(].*$/, '')).slice(-1),
+      ...(f.food ? headsOf(f.food) : []),
+    ]),
   );
   const stocks = foods.flatMap((f) => (f.food?.kind === 'stock' ? [f.food, ...f.might] : []));
   const unsalted = stocks.length > 0 && !stocks.some(isSalted);
@@ -147,6 +146,23 @@ const PLANT_FOR: Readonly<Record<string, readonly string[]>> = {
   'animal-fat': ['solid-fat'],
 };
 
+/** Words that, with "the", are said of any of their kind: the butter of a list that holds almond butter. */
+const LOOSELY = new Set(['butter', 'sugar', 'cream', 'honey', 'syrup', 'milk']);
+
+/** Whether what a listed food is called is what a family's word stands for. */
+function isCalled(word: string, heads: ReadonlySet<string>, definite: boolean): boolean {
+  const called = STEP_WORDS.called[word];
+  return called === undefined || (definite && LOOSELY.has(word)) || called.some((w) => heads.has(w));
+}
+
+/** Last words of a food's names. */
+const headsOf = (food: Food): string[] =>
+  [food.name, ...food.names].flatMap((name) => wordsOf(name.replace(/[,(].*$/, '')).at(-1) ?? []);
+
+/** Whether a family's plain word may stand for a food: "bread" for a roll, not for pasta. */
+export const mayStandFor = (word: string, food: Food, definite: boolean): boolean =>
+  STEP_WORDS.families[word]?.includes(food.kind) === true && isCalled(word, new Set(headsOf(food)), definite);
+
 /**
  * Lines that a sentence's food speaks of, by what it means: the same food; a family's plain word ("the oil", "beans")
  * for a member of it; the same head with the same words before it. Never by a word shared by chance.
@@ -169,8 +185,11 @@ export function refersTo(
   );
   const words = plain.length > 0 ? plain : all;
   const head = words.at(-1) ?? '';
-  const family = STEP_WORDS.families[words.join(' ')];
-  const called = STEP_WORDS.called[words.join(' ')];
+  const word = words.join(' ');
+  const family = [
+    ...(STEP_WORDS.families[word] ?? []),
+    ...(definite ? (STEP_WORDS.families_the[word] ?? []) : []),
+  ];
   const out: number[] = [];
   const makesStock = food.kind === 'stock' && MAKES_STOCK.has(head) && isSalted(food);
   cover.lines.forEach((line, i) => {
@@ -179,9 +198,8 @@ export function refersTo(
     const same =
       line.ids.has(food.id) ||
       (!stated && words.length === 1 && (TASTES_OF[head] ?? []).some((id) => line.ids.has(id))) ||
-      (family !== undefined &&
-        family.some((k) => line.kinds.has(k)) &&
-        (called === undefined || called.some((w) => line.called.has(w))) &&
+      (family.some((k) => line.kinds.has(k)) &&
+        isCalled(word, line.called, definite) &&
         (!WIDE.has(head) || definite || !stated || [...line.heads].some((h) => h.endsWith(head)))) ||
       (line.heads.has(head) &&
         words.every((w) => line.words.has(w)) &&
@@ -191,10 +209,14 @@ export function refersTo(
       // "the seeds" are the cumin seeds; "the butter" is no peanut butter
       (definite && line.heads.has(head) && (!OFFENDS.has(food.kind) || PLAIN.has(food.kind))) ||
       (definite && words.length === 1 && line.words.has(head) && !OFFENDS.has(food.kind)) ||
-      (words.length === 1 && line.words.has(head) && line.kinds.has(food.kind)) ||
+      (words.length === 1 &&
+        line.words.has(head) &&
+        line.kinds.has(food.kind) &&
+        (definite || !OFFENDS.has(food.kind) || line.heads.has(head))) ||
       (words.length > 1 &&
         MADE_OF.has(food.kind) &&
         food.kind !== 'stock' &&
+        (definite || food.kind !== 'coconut') &&
         !DESCRIBES.has(words[0] ?? '') &&
         line.words.has(words[0] ?? '') &&
         line.kinds.has(food.kind));

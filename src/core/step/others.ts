@@ -241,6 +241,8 @@ function isWhatTheyHad({ tokens }: Sentence, c: ClauseSpan): boolean {
   return false;
 }
 
+const DENIES = new Set(['bother', 'do', 'use', 'have', 'want', 'need']);
+
 /** A clause behind, of the same sentence, that says that it is never done here: "…, we never bother". */
 function isNeverDone(s: Sentence, c: ClauseSpan): boolean {
   const at = s.clauses.indexOf(c);
@@ -251,7 +253,7 @@ function isNeverDone(s: Sentence, c: ClauseSpan): boolean {
     const never =
       PRESENT_SUBJECTS.has(wordAt(s.tokens, k)) &&
       NEGATORS.has(wordAt(s.tokens, k + 1)) &&
-      (next.to - k <= 3 || ['bother', 'do'].includes(wordAt(s.tokens, k + 2)));
+      (next.to - k <= 2 || DENIES.has(wordAt(s.tokens, k + 2)));
     if (never) return true;
     if (next.verb?.verb.brings && next.opener !== 'if') return false;
   }

@@ -400,6 +400,18 @@ function saysMadeOf({ tokens }: Sentence, from: number): boolean {
   return k < from - 1 && IS.test(wordAt(tokens, k));
 }
 
+const BY_NATURE = new Set(
+  'needs need wants want likes like absorbs absorb drinks drink takes keeps freezes varies vary hates'.split(
+    ' ',
+  ),
+);
+/** "(bread needs a bit)": what it is like, of any of its kind. */
+const isOfItsNature = ({ tokens }: Sentence, from: number, to: number): boolean =>
+  BY_NATURE.has(wordAt(tokens, to)) &&
+  (tokens[from - 1] === undefined ||
+    tokens[from - 1]?.kind === 'mark' ||
+    CONJUNCTIONS.has(wordAt(tokens, from - 1)));
+
 const KEEPS = new Set(['keep', 'save', 'reserve', 'freeze', 'store']);
 /** "I keep a third back for rice": what it is kept for is another meal. */
 const isForAnother = ({ tokens }: Sentence, c: ClauseSpan, from: number): boolean =>
@@ -424,7 +436,7 @@ export function polarityOf(s: Sentence, c: ClauseSpan, from: number, to: number)
   if (isRemark(s, c) || isBygone(s, from) || saysMadeOf(s, from)) return 'remark';
   const theirs = othersWay(s, c, from);
   if (theirs === 'remark') return theirs;
-  if (isForAnother(s, c, from)) return 'remark';
+  if (isForAnother(s, c, from) || isOfItsNature(s, from, to)) return 'remark';
   const behind = saidBehind(s, c, to);
   if (behind) return behind;
   const swap = swapped(s, c, from);

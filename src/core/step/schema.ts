@@ -50,6 +50,7 @@ export const StepWordsFile = z
     made: z.array(z.string()),
     called: z.record(z.string(), z.array(z.string())),
     families: z.record(z.string(), z.array(z.string())),
+    families_the: z.record(z.string(), z.array(z.string())),
     amounts: z.record(
       z.string(),
       z.object({ grams: three, plate: z.boolean().default(false), why: z.string() }).strict(),

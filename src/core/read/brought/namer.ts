@@ -73,6 +73,14 @@ export function namerOf(larder: Larder): Namer {
       if (n > 1 && (DETERMINERS.has(last.word) || last.word.length < 2)) continue;
       // "cloves of garlic", "a stick of celery": how it comes
       if (n === 1 && tokens[at + 1]?.word === 'of' && MEASURED_BY.has(first.normal)) return null;
+      // "let it toast": what it does
+      if (
+        n === 1 &&
+        verbOf(first.word)?.form === 'base' &&
+        ['it', 'them', 'to'].includes(tokens[at - 1]?.word ?? '') &&
+        (tokens[at - 1]?.word === 'to' || ['let', 'make'].includes(tokens[at - 2]?.word ?? ''))
+      )
+        return null;
       // "a sprinkle of breadcrumbs": so much of it
       if (n === 1 && tokens[at + 1]?.word === 'of' && verbOf(first.word)?.form === 'base') return null;
       // "fry" is no fries

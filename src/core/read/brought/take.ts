@@ -3,10 +3,10 @@ import { tokens } from '@/core/food/tokens';
 import { unsaid, type Weighed } from '@/core/food/weigh';
 import { type Range, range } from '@/core/range/range';
 import { type ClauseSpan, type Sentence } from '@/core/step/clauses';
-import { MADE, ORDINARY, STEP_WORDS } from '@/core/step/lexicon';
+import { MADE, ORDINARY } from '@/core/step/lexicon';
 import { polarityOf, type Polarity } from '@/core/step/polarity';
 import { isAmbiguous } from '../food-of';
-import { isPart, refersTo } from '../refer';
+import { isPart, mayStandFor, refersTo } from '../refer';
 import { correctionOf, type ReadLine } from '../types';
 import {
   BIBLIOGRAPHIC,
@@ -201,7 +201,7 @@ export function take(scan: Scan, source: Source, s: Sentence, c: ClauseSpan, m: 
       (f) =>
         f.food !== null &&
         (f.food.id === m.food.id ||
-          (m.words.length === 1 && STEP_WORDS.families[m.words[0] ?? '']?.includes(f.food.kind))),
+          (m.words.length === 1 && mayStandFor(m.words[0] ?? '', f.food, m.definite))),
     ),
   );
   if (again >= 0 && !m.stated && !m.more) return;
