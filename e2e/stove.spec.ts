@@ -68,9 +68,8 @@ test('a supper is planned, cooked step by step, and stands in the Log', async ({
   ).toHaveAttribute('aria-pressed', 'true');
   await expectAccessible(page);
   // what is in the box is a food of other dishes, as it was cooked
-  await openBench(page);
-  await takeIn(page, 'Lock lunch\nServes 1\n\n300 g leftover Sluice stew\n1 carrot\n\nWarm it.');
-  await row(page, '300 g leftover Sluice stew').getByRole('button').click();
+  await page.getByLabel('Make another dish of Sluice stew').selectOption('a soup');
+  await row(page, '640 g leftover sluice stew').getByRole('button').click();
   await expect(page.getByText('Leftover Sluice stew', { exact: false }).first()).toBeVisible();
 });
 

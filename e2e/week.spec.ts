@@ -113,6 +113,41 @@ test('a meal is moved to the next day by keys alone, and back by the notice', as
   ).toContainText('Lockside chickpea');
 });
 
+test('a pot is cooked on another day by keys alone', async ({ page }) => {
+  await openWeek(page);
+  const monday = page.getByRole('listitem').filter({ has: page.getByRole('heading', { name: /^Monday/ }) });
+  const handle = monday.getByRole('button', { name: /^Move the pot of / }).first();
+  const name = (await handle.getAttribute('aria-label'))?.replace(
+    /^Move the pot of (.*) to another day$/,
+    '$1',
+  );
+  await handle.focus();
+  await page.keyboard.press('Space');
+  await expect(page.getByText(/over Monday/)).toBeAttached();
+  await page.keyboard.press('ArrowDown');
+  await expect(page.getByText(/over Tuesday/)).toBeAttached();
+  await page.keyboard.press('Space');
+  await expect(page.getByText(/is on Tuesday/).first()).toBeVisible();
+  const tuesday = page.getByRole('listitem').filter({ has: page.getByRole('heading', { name: /^Tuesday/ }) });
+  await expect(
+    tuesday.getByRole('button', { name: `Move the pot of ${name ?? ''} to another day` }),
+  ).toBeVisible();
+});
+
+test('beans are bought in tins or dry, each with what it costs and takes', async ({ page }) => {
+  await openWeek(page);
+  await page.getByRole('button', { name: 'Shopping list' }).click();
+  const list = page.getByRole('region', { name: 'Shopping list' });
+  const ways = list.getByRole('group', { name: 'In tins or dry' }).first();
+  await expect(ways).toContainText(/simmers .* min/);
+  await ways.getByRole('button', { name: 'Dry' }).click();
+  await expect(list.getByRole('button', { name: 'Dry', pressed: true })).toBeVisible();
+  await expect(list.getByRole('checkbox', { name: /dry, / }).first()).toBeVisible();
+  await page.reload();
+  await page.getByRole('button', { name: 'Shopping list' }).click();
+  await expect(list.getByRole('button', { name: 'Dry', pressed: true })).toBeVisible();
+});
+
 test('a day says why, and the shop says which product holds for whom', async ({ page }) => {
   await openWeek(page);
   await page

@@ -2,6 +2,9 @@
  * Speed of what a cook waits for, beside a public library where one does the same. Prints figures and
  * ratios; tests nothing. Run with `npm run bench`.
  */
+import { judgeWeek } from '@/core/week/week';
+import { mealText } from '@/core/week/meal';
+import type { WeekPlan } from '@/core/week/schema';
 import { readFileSync, readdirSync } from 'node:fs';
 import path from 'node:path';
 import loadHighs from 'highs';
@@ -72,7 +75,49 @@ const SEARCHES = ['chick', 'soy milk uns', 'tomatoe', 'red pepper', 'a'];
 
 const sixty = `Pot\nServes 12\n\n${Array.from({ length: 12 }, (_, i) => `${i + 1} tbsp olive oil\n${i + 2} onions, chopped\n${200 + i} g potatoes\n${i + 1} tsp salt\n${100 + i} g spinach`).join('\n')}\n\nMethod\nFry the onions in the oil. Simmer with the salt.`;
 
+/** A week of twelve diners, two pots a day and a breakfast in words; each call moves one meal and judges it all anew. */
+function weekOfTwelve(): () => unknown {
+  const diners = Array.from({ length: 12 }, (_, i) => ({
+    name: `Diner ${i + 1}`,
+    protocol: PROTOCOLS[i % PROTOCOLS.length]?.id ?? '',
+    allergens: [],
+    plate: 1,
+  }));
+  const cookings = Array.from({ length: 14 }, (_, i) => ({
+    id: `pot ${i}`,
+    day: Math.floor(i / 2),
+    recipe: `recipe ${i}`,
+    times: 3,
+    place: 'fridge' as const,
+  }));
+  const meals: WeekPlan['meals'] = diners.flatMap((d) =>
+    Array.from({ length: 7 }, (_, day) => [
+      { day, meal: 'breakfast', diner: d.name, text: '60 g oats, 200 ml soy milk, a banana' },
+      { day, meal: 'lunch', diner: d.name, of: `pot ${2 * day}`, plates: 1 },
+      { day, meal: 'supper', diner: d.name, of: `pot ${2 * day + 1}`, plates: 1 },
+    ]).flat(),
+  );
+  const reading = {
+    cookings: new Map(
+      cookings.map((c, i) => [c.id, readRecipe(parseRecipe(texts[i % texts.length] ?? ''), settings)]),
+    ),
+    meals: new Map(
+      meals.flatMap((m, i) =>
+        'text' in m ? [[i, readRecipe(parseRecipe(mealText(m.text)), settings)] as const] : [],
+      ),
+    ),
+    protocols: new Map(PROTOCOLS.map((p) => [p.id, p])),
+  };
+  let turn = 0;
+  return () => {
+    turn += 1;
+    const moved = meals.map((m, i) => (i === turn % meals.length ? { ...m, day: (m.day + 1) % 7 } : m));
+    return judgeWeek({ schema: 'dulvet.week/1', days: 7, diners, cookings, meals: moved }, reading);
+  };
+}
+
 async function main() {
+  const judgeAgain = weekOfTwelve();
   const solve = solverOf(await loadHighs());
   const plan = (text: string, diners: readonly Protocol[]) =>
     adapt(
@@ -106,6 +151,7 @@ async function main() {
     })
     .add('plan a supper of three dishes', () => cook(supper, { kitchen, table: '18:30' }))
     .add('audit 25 lines and 15 sentences, none remembered', () => auditText(freshMethod(), protocol))
+    .add('judge a week anew, twelve diners, one meal moved', judgeAgain)
     .add('re-audit 25 lines, one changed', () =>
       auditRecipe(readRecipe(parseRecipe(changedLine()), settings), protocol, { per100g: false }),
     );

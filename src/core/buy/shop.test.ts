@@ -4,6 +4,7 @@ import { parseRecipe } from '@/core/recipe/parse';
 import { readRecipe } from '@/core/read/read';
 import { exact } from '@/core/range/range';
 import { ShoppingSchema } from './schema';
+import { tinOrDry } from './tin-or-dry';
 import { boughtFor, dryOf, listCost, listRows, listText, shop } from './shop';
 
 const settings = { measures: US_MEASURES, corrections: {} };
@@ -85,6 +86,41 @@ test('tins may be bought dry: 500 g of drained beans are a third to a half of th
   expect(bag?.gramsBought.best).toBeGreaterThan((tin?.gramsBought.best ?? 0) / 3.2);
   expect(bag?.gramsBought.best).toBeLessThan((tin?.gramsBought.best ?? 0) / 1.8);
   expect(dryOf('banana')).toBeUndefined();
+});
+
+test('two tins are two tins, whatever one holds; said in grams they are as many as surely are enough', () => {
+  const l = list(dish('a', '2 cans chickpeas, drained'), dish('b', '1 can chickpeas'));
+  expect(item(l, 'chickpeas-canned')?.packages).toMatchObject([{ count: 3 }]);
+  const grams = list(dish('a', '2 cans chickpeas, drained'), dish('b', '500 g tinned chickpeas, drained'));
+  expect(item(grams, 'chickpeas-canned')?.packages[0]?.count).toBeGreaterThan(3);
+});
+
+test('tin or dry: the same beans both ways, with what each costs and takes', () => {
+  const dishes = [dish('a', '2 cans chickpeas, drained')];
+  const prices = {
+    'chickpeas-canned': { pays: 1.2, amount: '1 can' },
+    'chickpeas-dry': { pays: 2, amount: '500 g' },
+  };
+  const ways = tinOrDry(dishes, 'chickpeas-canned', { measures: US_MEASURES, prices });
+  expect(ways?.tin.item.packages[0]?.count).toBe(2);
+  expect(ways?.tin.item.cost?.best).toBeCloseTo(2.4, 1);
+  expect(ways?.tin.simmer).toBeNull();
+  expect(ways?.dry.item.food.id).toBe('chickpeas-dry');
+  // beans soak overnight and simmer an hour or so (common practice)
+  expect(ways?.dry.soak?.low).toBeGreaterThanOrEqual(6 * 60);
+  expect(ways?.dry.simmer?.best).toBeGreaterThanOrEqual(45);
+  expect(ways?.dry.item.cost?.high).toBeLessThan(ways?.tin.item.cost?.low ?? 0);
+  // whichever way is chosen now, both are told
+  const chosen = new Set(['chickpeas-canned']);
+  expect(tinOrDry(dishes, 'chickpeas-canned', { measures: US_MEASURES, prices, dry: chosen })).toEqual(ways);
+  expect(tinOrDry(dishes, 'tomato-canned', { measures: US_MEASURES })).toBeNull();
+  expect(tinOrDry([], 'chickpeas-canned', { measures: US_MEASURES })).toBeNull();
+});
+
+test('lentils need no soaking', () => {
+  const ways = tinOrDry([dish('a', '1 tin lentils, drained')], 'lentils-canned', { measures: US_MEASURES });
+  expect(ways?.dry.soak).toBeNull();
+  expect(ways?.dry.simmer?.high).toBeLessThan(60);
 });
 
 test('a list goes out as words and as rows, ticked or not, and says what it does not know', () => {

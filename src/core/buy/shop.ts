@@ -34,6 +34,8 @@ export interface ShopSettings {
 interface Need {
   readonly food: Food;
   edible: Range;
+  /** How many packages the lines themselves ask for; null where some ask in other words. */
+  packages: Range | null;
   readonly for: { source: string; line: number }[];
 }
 
@@ -73,9 +75,18 @@ export const boughtFor = (food: Food, edible: Range): Range =>
   food.refuse > 0 && food.refuse < 100 ? scale(edible, 1 / (1 - food.refuse / 100)) : edible;
 
 /** The fewest grams over, then the fewest packages: so many of one size as surely are enough. */
-function packagesFor(food: Food, bought: Range): Shopping['items'][number]['packages'] {
+function packagesFor(food: Food, bought: Range, asked: Range | null): Shopping['items'][number]['packages'] {
   const sizes = file.packages.foods[food.id] ?? file.packages.kinds[food.kind];
   if (!sizes || bought.high <= 0) return [];
+  // "2 tins" are two tins, whatever one holds
+  if (asked && asked.high > 0) {
+    const each = bought.best / asked.best;
+    const near = [...sizes].sort(([a], [b]) => Math.abs(a - each) - Math.abs(b - each))[0];
+    const count = Math.ceil(asked.high - 1e-9);
+    const spare = Math.max(0, count - asked.best) * each;
+    if (near)
+      return [{ size: near[1], count, leftG: range(0, spare, Math.max(spare, (count - asked.low) * each)) }];
+  }
   const ways = sizes.map(([grams, size]) => {
     const count = Math.max(1, Math.ceil(bought.high / grams - 1e-9));
     const all = count * grams;
@@ -88,6 +99,15 @@ function packagesFor(food: Food, bought: Range): Shopping['items'][number]['pack
   });
   ways.sort((a, b) => a.over - b.over || a.count - b.count);
   return ways.slice(0, 1).map(({ size, count, leftG }) => ({ size, count, leftG }));
+}
+
+/** How many packages a line asks for of its only food; null where it says so in other words. */
+function packagesAsked(line: ReadLine): Range | null {
+  const [words] = line.words?.foods ?? [];
+  const [m] = words?.measures ?? [];
+  if (line.foods.length !== 1 || line.optional || line.assumed || line.alternatives.length > 0 || line.share)
+    return null;
+  return words?.measures.length === 1 && m?.unit?.id === 'can' ? range(...m.quantity) : null;
 }
 
 /** Grams that a line brings of each of its foods; a food that is one of several may not be bought at all. */
@@ -122,8 +142,15 @@ export function shop(dishes: readonly ShopDish[], settings: ShopSettings): Shopp
         const { food } = f;
         if (!food || FREE.has(food.kind) || food.id.startsWith('recipe-')) continue;
         const bought = boughtAs(food, scale(grams, by), !settings.dry?.has(food.id));
-        const need = needs.get(bought.food.id) ?? { food: bought.food, edible: exact(0), for: [] };
+        const need = needs.get(bought.food.id) ?? {
+          food: bought.food,
+          edible: exact(0),
+          packages: exact(0),
+          for: [],
+        };
         need.edible = add(need.edible, bought.edible);
+        const asked = bought.food === food ? packagesAsked(line) : null;
+        need.packages = need.packages && asked ? add(need.packages, scale(asked, by)) : null;
         if (!need.for.some((x) => x.source === source && x.line === index))
           need.for.push({ source, line: index });
         needs.set(bought.food.id, need);
@@ -138,7 +165,7 @@ export function shop(dishes: readonly ShopDish[], settings: ShopSettings): Shopp
       food: { id: food.id, name: food.name },
       gramsEdible: edible,
       gramsBought: bought,
-      packages: packagesFor(food, bought),
+      packages: packagesFor(food, bought, need.packages),
       aisle: aisleOfFood.get(food.id) ?? aisleOfKind.get(food.kind) ?? 'Other',
       words: [...(buyingWords(food)?.words ?? [])],
       for: need.for,

@@ -50,6 +50,11 @@ export const YieldFile = z
           factor: three,
           /** The cooked row whose water checks the best value. */
           cooked: z.string().optional(),
+          /** Minutes where it is cooked from dry at home. */
+          home: z
+            .object({ soak: three.nullable(), simmer: three, hands: z.number().positive() })
+            .strict()
+            .optional(),
           says: z.string(),
         })
         .strict(),

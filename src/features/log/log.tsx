@@ -9,6 +9,7 @@ import { seedDemo } from '@/data/demo';
 import { listBoxes, listCookings, setEaten } from '@/data/log';
 import { keep } from '@/data/saving';
 import { Button } from '@/ui/button';
+import { AnotherDish } from './another-dish';
 import { CookingPage } from './cooking';
 import { Hand } from './hand';
 import { day } from './when';
@@ -101,6 +102,7 @@ export function Log({ demo }: { demo: boolean }) {
                               : `until ${day(keepsUntil(b.place, b.madeAt))}`}
                           </span>
                         </span>
+                        {left >= 0 && <AnotherDish name={b.name} grams={b.grams} />}
                         <Button
                           look="plain"
                           onClick={() =>

@@ -14,7 +14,7 @@ import {
 } from '@dnd-kit/core';
 import type { ReactNode } from 'react';
 
-/** What is moved: meals that stand in one row of a day, by their ids. */
+/** What is moved: meals that stand in one row of a day, or a pot that is cooked then, by their ids. */
 export interface Moved {
   readonly ids: readonly string[];
   readonly from: number;
@@ -38,7 +38,7 @@ const fromDayToDay: KeyboardCoordinateGetter = (event, { context, currentCoordin
   return next ? { x: currentCoordinates.x, y: next.top + 8 } : undefined;
 };
 
-/** Days that meals can be moved between, with the mouse, a finger or the keys. */
+/** Days that meals and pots can be moved between, with the mouse, a finger or the keys. */
 export function DragDays({
   dayName,
   onMove,
@@ -68,8 +68,7 @@ export function DragDays({
       accessibility={{
         announcements,
         screenReaderInstructions: {
-          draggable:
-            'Space lifts the meal, up and down choose the day, Space puts it there, Escape leaves it.',
+          draggable: 'Space lifts it, up and down choose the day, Space puts it there, Escape leaves it.',
         },
       }}
       onDragEnd={({ active, over }) => {
@@ -92,8 +91,17 @@ export function DropDay({ day, children }: { day: number; children: ReactNode })
   );
 }
 
-/** The handle that a row of meals is moved by; the row goes along. */
-export function MoveRow({ moved, children }: { moved: Moved; children: ReactNode }) {
+/** The handle that a row is moved by; the row goes along. */
+export function MoveRow({
+  moved,
+  plain = false,
+  children,
+}: {
+  moved: Moved;
+  /** True for a row without a line above it. */
+  plain?: boolean;
+  children: ReactNode;
+}) {
   const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, isDragging } = useDraggable({
     id: moved.ids.join(' '),
     data: moved,
@@ -102,7 +110,7 @@ export function MoveRow({ moved, children }: { moved: Moved; children: ReactNode
     <li
       ref={setNodeRef}
       style={transform ? { transform: `translate3d(0, ${transform.y}px, 0)` } : undefined}
-      className={`flex items-center gap-2 border-t border-hair/60 py-0.5 ${isDragging ? 'relative z-10 bg-sheet shadow' : ''}`}
+      className={`flex items-center gap-2 ${plain ? '' : 'border-t border-hair/60'} py-0.5 ${isDragging ? 'relative z-10 bg-sheet shadow' : ''}`}
     >
       <button
         ref={setActivatorNodeRef}

@@ -19,6 +19,7 @@ import { useSettings } from '@/kitchen/use-settings';
 import { Button } from '@/ui/button';
 import { saveFile } from '@/ui/save-file';
 import { ShopShelf } from './shop-shelf';
+import { TinOrDry } from './tin-or-dry';
 import { change, planOf } from '@/kitchen/use-week';
 
 /** What to buy for the week, by the way through the shop, with what the label must say. */
@@ -37,7 +38,7 @@ export function ShoppingList({
   const { measures } = useSettings();
   const { prices, byFood } = useKitchen();
   const [shelf, setShelf] = useState<string | null>(null);
-  const { list, dishes } = useMemo(() => {
+  const { list, dishes, shopping } = useMemo(() => {
     const settings = library.settingsOf(keptText('', ''));
     const dishes: ShopDish[] = week.pots.flatMap((p) => {
       const recipe = recipes.find((r) => r.id === p.recipeId);
@@ -47,7 +48,8 @@ export function ShoppingList({
       if (m.of === null)
         dishes.push({ source: m.id, read: readRecipe(parseRecipe(mealText(m.text)), settings), times: 1 });
     const has = new Set([...byFood.values()].flatMap((k) => (k.has ? [k.foodId] : [])));
-    return { list: shop(dishes, { measures, prices, has, dry: new Set(week.dry) }), dishes };
+    const shopping = { measures, prices, has, dry: new Set(week.dry) };
+    return { list: shop(dishes, shopping), dishes, shopping };
   }, [week, recipes, library, measures, prices, byFood]);
   const bought = new Set(week.bought);
   const tick = (id: string) =>
@@ -86,10 +88,11 @@ export function ShoppingList({
       toast('The list is copied.');
     }
   };
-  const asDry = (id: string) =>
-    void change((w) => ({
-      dry: w.dry?.includes(id) ? w.dry.filter((x) => x !== id) : [...(w.dry ?? []), id],
-    }));
+  const asDry = (id: string, dry: boolean) =>
+    void change((w) => ({ dry: [...(w.dry ?? []).filter((x) => x !== id), ...(dry ? [id] : [])] }));
+  /** The tinned food that an item is, or is bought dry for. */
+  const tinnedOf = (id: string): string | undefined =>
+    dryOf(id) ? id : week.dry?.find((tinned) => dryOf(tinned)?.id === id);
   const aisles = [...new Set(list.items.map((i) => i.aisle))];
   return (
     <section className="sheet px-4 py-3" aria-label="Shopping list">
@@ -121,6 +124,7 @@ export function ShoppingList({
               .map((i) => {
                 const [pack] = i.packages;
                 const sodium = most(i);
+                const tinned = tinnedOf(i.food.id);
                 return (
                   <li key={i.food.id}>
                     <label className="flex min-h-8 items-start gap-2.5 py-0.5">
@@ -150,14 +154,13 @@ export function ShoppingList({
                       </span>
                     </label>
                     <span className="no-print ml-7 flex flex-wrap gap-x-2">
-                      {dryOf(i.food.id) && (
-                        <Button
-                          look="plain"
-                          className="min-h-7 px-1.5 py-0 text-[13px]"
-                          onClick={() => asDry(i.food.id)}
-                        >
-                          Dry instead: soak overnight, simmer an hour or so
-                        </Button>
+                      {tinned !== undefined && (
+                        <TinOrDry
+                          tinned={tinned}
+                          dishes={dishes}
+                          settings={shopping}
+                          onDry={(dry) => asDry(tinned, dry)}
+                        />
                       )}
                       {productsFor(i.food.id).length > 0 && (
                         <Button
@@ -179,15 +182,6 @@ export function ShoppingList({
           </ul>
         </div>
       ))}
-      {(week.dry?.length ?? 0) > 0 && (
-        <Button
-          look="plain"
-          className="no-print mt-1 text-[13px]"
-          onClick={() => void change(() => ({ dry: [] }))}
-        >
-          All in tins again
-        </Button>
-      )}
       {list.unresolved.length > 0 && (
         <p className="mt-2 text-[13px]">Not understood, look yourself: {list.unresolved.join('; ')}.</p>
       )}

@@ -69,10 +69,12 @@ function Cooks({
       {pots.map((p) => {
         const cook = diners.find((d) => d.id === p.cook)?.name;
         return (
-          <li key={p.id}>
-            <span className="text-mute">{cook ? `${cook} cooks` : 'cooked'}:</span> {potTitle(p.id)}
-            {p.times !== 1 && `, ${p.times === 0.5 ? 'half' : `${p.times} times`} the recipe`}
-          </li>
+          <MoveRow key={p.id} plain moved={{ ids: [p.id], from: day, says: `the pot of ${potTitle(p.id)}` }}>
+            <span>
+              <span className="text-mute">{cook ? `${cook} cooks` : 'cooked'}:</span> {potTitle(p.id)}
+              {p.times !== 1 && `, ${p.times === 0.5 ? 'half' : `${p.times} times`} the recipe`}
+            </span>
+          </MoveRow>
         );
       })}
     </ul>
@@ -135,7 +137,10 @@ export function Week({ demo }: { demo: boolean }) {
           dayName={(d) => nameOf(week.from, d)}
           onMove={(moved: Moved, day) =>
             void change(
-              (w) => ({ meals: w.meals.map((m) => (moved.ids.includes(m.id) ? { ...m, day } : m)) }),
+              (w) => ({
+                meals: w.meals.map((m) => (moved.ids.includes(m.id) ? { ...m, day } : m)),
+                pots: w.pots.map((p) => (moved.ids.includes(p.id) ? { ...p, day } : p)),
+              }),
               `${moved.says} is on ${nameOf(week.from, day)}.`,
             )
           }
