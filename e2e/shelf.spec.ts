@@ -184,6 +184,12 @@ test('recipes are starred, tagged, looked for and taken off together', async ({ 
   expect(saved.settings).toBeUndefined();
   await expectAccessible(page);
 
+  await chosen.getByLabel('Judge them by').selectOption({ label: 'Nothing added' });
+  await expect(chosen.getByRole('list', { name: 'Under Nothing added' }).getByRole('listitem')).toHaveCount(
+    2,
+  );
+  await expectAccessible(page);
+
   await chosen.getByRole('button', { name: 'Take off the shelf' }).click();
   await expect(page.getByText('Nothing on the Shelf is like that')).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();

@@ -1,5 +1,6 @@
 import { ownMeasure } from '@/core/cook/hand';
 import { US_MEASURES, type MeasureSettings } from '@/core/measure/units';
+import type { CopyFolder } from './copies';
 import type { DulvetDatabase } from './db';
 
 export type Theme = 'system' | 'day' | 'night';
@@ -24,6 +25,9 @@ export interface Settings {
   /** When everything was last saved to a file, and when the cook was last reminded of it; 0 for never. */
   readonly savedAt: number;
   readonly remindedAt: number;
+  /** Where copies are written by themselves, and when the last one was; null and 0 for never. */
+  readonly copyFolder: CopyFolder | null;
+  readonly copiedAt: number;
 }
 export const DEFAULT_SETTINGS: Settings = {
   measures: US_MEASURES,
@@ -38,6 +42,8 @@ export const DEFAULT_SETTINGS: Settings = {
   draft: '',
   savedAt: 0,
   remindedAt: 0,
+  copyFolder: null,
+  copiedAt: 0,
 };
 
 /** What is a place or a state of this browser rather than a setting: not in the file that a kitchen is saved to. */
@@ -47,6 +53,8 @@ export const PLACES = [
   'seeded',
   'savedAt',
   'remindedAt',
+  'copyFolder',
+  'copiedAt',
   'draft',
 ] as const satisfies readonly (keyof Settings)[];
 

@@ -122,6 +122,22 @@ export async function shelfRows(
   });
 }
 
+/**
+ * Some recipes of a shelf under a protocol that nobody at the table follows.
+ *
+ * @param recipes the whole shelf: any of them may be an ingredient of the chosen ones
+ */
+export async function rowsUnder(
+  recipes: readonly KeptRecipe[],
+  ids: ReadonlySet<string>,
+  protocol: Protocol,
+  context: LibraryContext,
+): Promise<LibraryRow[]> {
+  const places = recipes.flatMap((r, i) => (ids.has(r.id) ? [i] : []));
+  await askLibrary((d) => d.open(recipes, context));
+  return askLibrary((d) => d.rows(places, [protocol]));
+}
+
 /** What the worker needs of kept recipes, and no more: less to copy over. */
 export const plainRecipes = (recipes: readonly KeptRecipe[]): KeptRecipe[] =>
   recipes.map(({ id, text, role, servings, potG, plateG, corrections }) => ({

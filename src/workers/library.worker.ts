@@ -9,6 +9,7 @@ import { roleOfKept } from '@/core/audit/role';
 import { mealText } from '@/core/week/meal';
 import { judgeWeek } from '@/core/week/week';
 import type { Week, WeekPlan } from '@/core/week/schema';
+import { handsMinutes } from '@/core/menu/minutes';
 import { foodRows } from '@/core/food/list';
 import { recipeText } from '@/core/format/text';
 import { parseRecipe } from '@/core/recipe/parse';
@@ -33,6 +34,8 @@ export interface LibraryRow {
   readonly fibre: Range | null;
   readonly protein: Range | null;
   readonly freeSugar: Range | null;
+  /** Minutes that its method keeps somebody's hands. */
+  readonly minutes: number;
   readonly allergens: readonly string[];
   readonly allergenDoubts: readonly AllergenDoubt[];
   readonly verdicts: Readonly<Record<string, Verdict>>;
@@ -73,6 +76,7 @@ function rowOf(recipe: KeptRecipe, library: Library, protocols: readonly Protoco
     fibre: plate?.fibreG ?? null,
     protein: plate?.proteinG ?? null,
     freeSugar: plate?.freeSugarG ?? null,
+    minutes: handsMinutes(r, library.settingsOf(recipe)),
     allergens: first?.allergens ?? [],
     allergenDoubts: first?.allergenDoubts ?? [],
     verdicts: Object.fromEntries(audits.map(([id, audit]) => [id, audit.verdict])),

@@ -88,8 +88,8 @@ export function Log({ demo }: { demo: boolean }) {
                   {boxes.map((b) => {
                     const left = daysLeft(b.place, b.madeAt, now);
                     return (
-                      <li key={b.id} className="flex items-center gap-2 py-1.5">
-                        <span className="min-w-0 flex-1">
+                      <li key={b.id} className="flex flex-wrap items-center gap-x-2 gap-y-1 py-1.5">
+                        <span className="min-w-0 basis-full">
                           <span className="block font-semibold [overflow-wrap:anywhere]">
                             {b.name}, <span className="num">{b.grams} g</span>
                           </span>

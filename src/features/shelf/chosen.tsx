@@ -1,5 +1,5 @@
 'use client';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { Button } from '@/ui/button';
 
 /** What can be done with several recipes at once. */
@@ -13,6 +13,7 @@ export function Chosen({
   onUntag,
   onSave,
   onRemove,
+  children,
 }: {
   count: number;
   /** How many are looked for: all of them can be chosen. */
@@ -25,6 +26,7 @@ export function Chosen({
   onUntag: (tag: string) => void;
   onSave: () => void;
   onRemove: () => void;
+  children: ReactNode;
 }) {
   const [tag, setTag] = useState('');
   const give = () => {
@@ -77,6 +79,7 @@ export function Chosen({
         <Button onClick={onSave}>Save to a file</Button>
         <Button onClick={onRemove}>Take off the shelf</Button>
       </span>
+      {children}
     </section>
   );
 }

@@ -20,6 +20,7 @@ const row = (
   fibre: null,
   protein: null,
   freeSugar: null,
+  minutes: fat ?? 60,
   allergens,
   allergenDoubts: [],
   verdicts: { strict: verdict },
@@ -53,6 +54,12 @@ test('orders: by name, and by a figure with the unknown last', () => {
   expect(ids({ order: 'title' })).toEqual(['a', 'b', 'c']);
   expect(ids({ order: 'fat' })).toEqual(['b', 'a', 'c']);
   expect(ids({})).toEqual(['b', 'a', 'c']);
+});
+
+test('what takes no longer than there is time, and in its order', () => {
+  expect(ids({ minutes: 10 })).toEqual(['b']);
+  expect(ids({ minutes: 30 })).toEqual(['b', 'a']);
+  expect(ids({ order: 'minutes' })).toEqual(['b', 'a', 'c']);
 });
 
 test('without: foods and words that it must not have', () => {

@@ -18,7 +18,7 @@ const FIGURES = {
 type Figure = keyof typeof FIGURES;
 const MOST_FIRST: ReadonlySet<Figure> = new Set(['fibre', 'protein']);
 
-export type Order = 'touched' | 'title' | 'cooked' | Figure;
+export type Order = 'touched' | 'title' | 'cooked' | 'minutes' | Figure;
 
 /** A part of the map: fat share in % and energy density in kcal/100 g, from and to. */
 export interface Brush {
@@ -37,6 +37,8 @@ export interface Look {
   readonly nearly: string;
   readonly starred: boolean;
   readonly tag: string;
+  /** The most minutes of the cook's own hands; null where it may take as long as it likes. */
+  readonly minutes: number | null;
   readonly brush: Brush | null;
   readonly order: Order;
 }
@@ -48,6 +50,7 @@ export const EVERYTHING: Look = {
   nearly: '',
   starred: false,
   tag: '',
+  minutes: null,
   brush: null,
   order: 'touched',
 };
@@ -115,11 +118,12 @@ export function lookedFor<R extends Sought>(
     const text = wordsOf(r);
     if (plain && !hasWords(text, plain, words)) return false;
     if (unwanted.some(([w, spelled]) => hasWords(text, w, spelled))) return false;
-    if (look.fits === '' && !almost && !brush) return true;
+    if (look.fits === '' && !almost && !brush && look.minutes === null) return true;
     const row = rows.get(r.id);
     if (!row) return false;
     if (look.fits !== '' && !eaters.every((d) => fitsDiner(row, d))) return false;
     if (almost && !nearlyFits(row, almost)) return false;
+    if (look.minutes !== null && row.minutes > look.minutes) return false;
     return !brush || (within(row.fatShare, brush.fat) && within(row.density, brush.density));
   });
   if (look.order === 'touched') return found;
@@ -128,10 +132,10 @@ export function lookedFor<R extends Sought>(
   if (look.order === 'cooked')
     return found.sort((a, b) => (cookedAt.get(b.id) ?? -Infinity) - (cookedAt.get(a.id) ?? -Infinity) || 0);
   const { order } = look;
-  const sign = MOST_FIRST.has(order) ? -1 : 1;
+  const sign = order !== 'minutes' && MOST_FIRST.has(order) ? -1 : 1;
   const of = (r: R): number => {
     const row = rows.get(r.id);
-    const best = row && FIGURES[order](row)?.best;
+    const best = row && (order === 'minutes' ? row.minutes : FIGURES[order](row)?.best);
     return best === undefined ? Infinity : sign * best;
   };
   return found.sort((a, b) => (of(a) === of(b) ? 0 : of(a) - of(b)));

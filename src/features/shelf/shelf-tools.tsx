@@ -15,7 +15,10 @@ const ORDERS: readonly (readonly [Order, string])[] = [
   ['density', 'energy density, least first'],
   ['fibre', 'fibre, most first'],
   ['protein', 'protein, most first'],
+  ['minutes', 'minutes of your hands'],
 ];
+
+const MINUTES = [10, 15, 20, 30, 45, 60] as const;
 
 /** What is looked for on the Shelf, who it must fit, and in which order it stands. */
 export function ShelfTools({
@@ -69,6 +72,18 @@ export function ShelfTools({
         {diners.map((d) => (
           <option key={d.id} value={d.id}>
             {d.name}
+          </option>
+        ))}
+      </Choose>
+      <Choose
+        label="Your hands, at most"
+        value={look.minutes === null ? '' : String(look.minutes)}
+        onChange={(m) => onLook({ ...look, minutes: m === '' ? null : Number(m) })}
+      >
+        <option value="">any time</option>
+        {MINUTES.map((m) => (
+          <option key={m} value={m}>
+            {m} min
           </option>
         ))}
       </Choose>

@@ -31,6 +31,7 @@ import { useDiners } from '@/kitchen/use-table';
 import { useTakeFiles } from '@/kitchen/use-take-files';
 import { Bin } from './bin';
 import { Chosen } from './chosen';
+import { JudgeChosen } from './judge-chosen';
 import { EVERYTHING, lookedFor, type Look } from './look';
 import type { RowActions } from './shelf-row';
 import { ShelfTable } from './shelf-table';
@@ -260,7 +261,9 @@ export function Shelf({ demo }: { demo: boolean }) {
             setChosen(NONE);
             void takeOff(ids, `${many(ids.length)} off the shelf.`);
           }}
-        />
+        >
+          <JudgeChosen recipes={recipes} ids={ids} context={context} />
+        </Chosen>
       )}
       <Bin binned={binned} />
     </>

@@ -17,6 +17,7 @@ import { setMeasure, setSetting, type Settings, type Theme } from '@/data/settin
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { saveFile } from '@/ui/save-file';
+import { Copies } from './copies';
 import { StorageWords } from './storage-words';
 import { useSettings } from '@/kitchen/use-settings';
 
@@ -214,6 +215,7 @@ export function SettingsDialog({
         Single keys act (N for a new recipe, E to edit a line): off where speech or a switch types
       </Tick>
       <StorageWords />
+      <Copies />
       <section>
         <h3 className="mb-1 font-semibold">Everything in one file</h3>
         <p className="mb-2 text-mute">

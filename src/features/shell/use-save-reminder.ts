@@ -9,10 +9,25 @@ const MANY = 150;
 const DAY = 24 * 60 * 60 * 1000;
 const LOOK_EVERY_MS = 5 * 60 * 1000;
 
-/** Says, once a day, that much has changed since everything was last saved to a file. */
+/** Writes copies into the cook's folder; else says, once a day, that much has changed since the last one. */
 export function useSaveReminder(onSave: () => void): void {
   useEffect(() => {
+    let told = false;
+    const copy = async () => {
+      const { copyFolder } = await readSettings(database());
+      if (!copyFolder) return;
+      const { copyIfChanged } = await import('@/data/copies');
+      const copied = await copyIfChanged(database(), Date.now());
+      if (copied === 'refused' && !told) {
+        told = true;
+        toast('The folder for copies must be allowed again.', {
+          duration: 20_000,
+          action: { label: 'Settings', onClick: onSave },
+        });
+      }
+    };
     const look = async () => {
+      await copy();
       const { savedAt, remindedAt } = await readSettings(database());
       const now = Date.now();
       if (now - remindedAt < DAY) return;
@@ -27,6 +42,14 @@ export function useSaveReminder(onSave: () => void): void {
       });
     };
     const timer = setInterval(() => void look().catch(() => undefined), LOOK_EVERY_MS);
-    return () => clearInterval(timer);
+    // what is put away is copied before it may be gone
+    const onHide = () => {
+      if (document.visibilityState === 'hidden') void copy().catch(() => undefined);
+    };
+    document.addEventListener('visibilitychange', onHide);
+    return () => {
+      clearInterval(timer);
+      document.removeEventListener('visibilitychange', onHide);
+    };
   }, [onSave]);
 }
