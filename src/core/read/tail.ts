@@ -1,3 +1,4 @@
+import { TO_CHECK } from '@/core/recipe/asides';
 import { ADDED_KINDS } from '@/core/food/kind-groups';
 import type { Larder } from '@/core/food/larder';
 import { tokens } from '@/core/food/tokens';
@@ -129,7 +130,8 @@ export function withoutTail(words: FoodWords, larder: Larder): FoodWords {
  * @param own words of the foods that the line is about
  */
 export function tailFoods(text: string, own: readonly FoodWords[], larder: Larder): TailFood[] {
-  const lower = text.toLowerCase();
+  // what to look for on the packet is no food of the line; places stay true
+  const lower = text.toLowerCase().replace(TO_CHECK, (said: string) => ' '.repeat(said.length));
   const first = own[0]?.food ?? '';
   const at = first ? lower.indexOf(first) : -1;
   const from = at < 0 ? 0 : at + first.length;

@@ -21,6 +21,9 @@ const NO_BRACKET = /\(\s*(?:no+|nope|never|not (?:for us|any ?more|now|here)|ski
 /** "if you have one (I don't)": the cook takes none of it. */
 const NOT_MINE =
   /\(\s*(?:i|we)\s+(?:don'?t|do not|never(?: do| use (?:it|them|any))?|haven'?t|skip(?: it| this| that| them)?|leave (?:it|that|this|them) out|omit (?:it|this|that|them))(?: ever| bother| any more)?\s*[!.]*\s*\)|[-–—,;]\s*(?:[a-z]+ (?:people|cooks|recipes) [a-z ]+,\s*)?(?:but )?(?:i|we)\s+(?:don'?t|do not|never do|skip(?: it| this| that| them)?|leave (?:it|that|this|them) out)(?: bother| any more)?\s*[!.]*\s*$|\s(?:[-–—]|:)\s*(?:just )?(?:leave (?:it |them |this )?out|left out|omit(?:ted)?(?: it)?|skip(?:ped)?(?: it)?|none|not used|no thanks)\s*[!.]*\s*$/;
+/** "(check for lime and corn only)", "(must be oil-free)": what to look for on the packet. */
+export const TO_CHECK =
+  /\(\s*(?:check|read|look (?:at|for)|see|make sure|watch|mind|beware|careful)\b[^()]*\)/;
 /** "walnuts - leave out for a low fat version". */
 const LEAVE_TAIL =
   /\s+[-–—,;]\s*(?:leave (?:it |them |these )?out|skip(?: it| them)?|omit)\b[^()]*$|\(\s*(?:just )?(?:leave (?:it |them |these )?out|skip|omit)\b[^()]*\)/;
@@ -72,6 +75,7 @@ function ownWay(way: string): OwnWay | null {
 
 /** All that is said beside a line and is no part of its food's name, to be taken out before it is read. */
 export const ASIDES: readonly RegExp[] = [
+  TO_CHECK,
   IF_TAIL,
   OR_NOT,
   NO_BRACKET,

@@ -113,7 +113,7 @@ export function readMeasure(r: Reader): Measure | null {
   }
   // "1 (1-inch) piece ginger"
   const piece =
-    /^\s*\(?\s*(\d[\d ./]*)\s*-?\s*(inch|in\.?|cm)\s*\)?\s*-?\s*(?=(?:piece|knob|chunk|length|nub))/.exec(
+    /^\s*\(?\s*(\d[\d ./]*)\s*-?\s*(inch|in\.?|cm)\s*\)?\s*-?\s*(?=(?:piece|knob|chunk|length|nub|bit|lump|stick|stub|strip|end))/.exec(
       r.text.slice(r.at),
     );
   if (piece?.[1]) {
@@ -121,7 +121,7 @@ export function readMeasure(r: Reader): Measure | null {
     if (length) {
       quantity = mul(quantity, [length.low, length.best, length.high]);
       r.at += piece[0].length;
-      r.skip(/(?:pieces?|knobs?|chunks?|lengths?|nubs?)\b/y);
+      r.skip(/(?:pieces?|knobs?|chunks?|lengths?|nubs?|bits?|lumps?|sticks?|stubs?|strips?|ends?)\b/y);
       r.skip(OF);
       const unit = readUnit(piece[2] === 'cm' ? 'cm' : 'inch', 'inch', 0)?.unit ?? null;
       return { quantity, unit, factor, size: null, each: null, readings, stated: true };
@@ -186,12 +186,22 @@ export function readMeasure(r: Reader): Measure | null {
     if (unit.unit.package && !each) {
       const mark = r.at;
       const bracketed = /^\s*\(/.test(r.text.slice(r.at)) ? readSizeOfOne(r) : null;
-      if (bracketed) each = bracketed;
+      // "half a block (200 g)": the block, or the half of it; what a tin says is the whole tin's
+      const part = bracketed && quantity[2] < 1 && quantity[0] > 0 && unit.unit.id !== 'can';
+      if (bracketed)
+        each = part
+          ? {
+              ...bracketed,
+              quantity: [bracketed.quantity[0], bracketed.quantity[1], bracketed.quantity[2] / quantity[0]],
+            }
+          : bracketed;
       else r.at = mark;
     }
     // "1-inch piece", "2 cm knob"
     if (unit.unit.id === 'inch' || unit.unit.id === 'cm')
-      r.skip(/[ -]*(?:long )?(?:pieces?|knobs?|chunks?|lengths?|nubs?|thumbs?)?/y);
+      r.skip(
+        /[ -]*(?:long )?(?:pieces?|knobs?|chunks?|lengths?|nubs?|thumbs?|bits?|lumps?|sticks?|stubs?|strips?)?/y,
+      );
   } else if (article && !size) {
     // "a ripe tomato" is one, "a good olive oil" is none said
     const reads = each !== null;
