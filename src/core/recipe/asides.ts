@@ -8,6 +8,9 @@ const IF_TAIL =
 const OWN_WAY =
   /\(\s*(?:[^()]{0,40}?\bso\s+)?(?:i|we)(?:'ve|'d| have)?\s+(?:only |just |usually |now |always |often |mostly |normally )?(?:use|used|put|take|took|do|did|have|add|added|make it|make that|made it)\s+(?:only |just |about )?([^()]*)\)/;
 /** "1 tsp sugar - I use half a date": the same behind a dash or comma, to the end. */
+/** ", 1½ tbsp is plenty": how much is enough. */
+export const ENOUGH =
+  /[,;]\s*((?:about |maybe )?[\d½¼¾⅓⅔][^,;()]*?)\s+(?:is|are|will be|would be|does|will do)\s+(?:plenty|enough|fine|ample|lots)\s*$/;
 const OWN_TAIL =
   /\s+[-–—,;]\s*(?:but )?(?:i|we)(?:'ve|'d|'m|'re| have| am| are)?\s+(?:only |just |usually |now |always )?(?:use|do|put(?: in)?|take|have|get away with|make do with|stick to|go with|(?:gone|go|got|come|cut (?:it |this |that )?)\s*(?:down|back)? to|down to)\s+([^(),;]+)$/;
 /** "oil to fry, you lose maybe 6 tbsp of it": what is eaten of it. */
@@ -22,6 +25,9 @@ const NO_BRACKET = /\(\s*(?:no+|nope|never|not (?:for us|any ?more|now|here)|ski
 const NOT_MINE =
   /\(\s*(?:i|we)\s+(?:don'?t|do not|never(?: do| use (?:it|them|any))?|haven'?t|skip(?: it| this| that| them)?|leave (?:it|that|this|them) out|omit (?:it|this|that|them))(?: ever| bother| any more)?\s*[!.]*\s*\)|[-–—,;]\s*(?:[a-z]+ (?:people|cooks|recipes) [a-z ]+,\s*)?(?:but )?(?:i|we)\s+(?:don'?t|do not|never do|skip(?: it| this| that| them)?|leave (?:it|that|this|them) out)(?: bother| any more)?\s*[!.]*\s*$|\s(?:[-–—]|:)\s*(?:just )?(?:leave (?:it |them |this )?out|left out|omit(?:ted)?(?: it)?|skip(?:ped)?(?: it)?|none|not used|no thanks)\s*[!.]*\s*$/;
 /** "(check for lime and corn only)", "(must be oil-free)": what to look for on the packet. */
+/** "no salt added if you can find it": as good as not said, where the plain one may be what there is. */
+const IF_FOUND =
+  /\s*(?:[-–—,(]\s*)?\b(?:no (?:added )?(?:salt|sugar|oil)(?: added)?|(?:un|low-?|reduced-?|less )(?:salted|sweetened|salt|sodium|sugar)|oil[- ]free)\s+(?:one |ones |kind )?if (?:you|we|i|they)(?: can)? (?:find|get|have|see)(?: it| them| one| some)?\)?/;
 export const TO_CHECK =
   /\(\s*(?:check|read|look (?:at|for)|see|make sure|watch|mind|beware|careful)\b[^()]*\)/;
 /** "walnuts - leave out for a low fat version". */
@@ -57,6 +63,9 @@ const SHARES: Readonly<Record<string, number>> = {
   'no such thing': 0,
 };
 
+/** "(I'd do a full one for guests)": another day's way. */
+const FOR_OTHERS = /\([^()]*\bfor (?:guests|company|visitors|a party|a crowd|the kids|others)\b[^()]*\)/;
+
 /** What "(I use …)" says: a share of the line, another amount, or another food. */
 function ownWay(way: string): OwnWay | null {
   const first = (/^[^,;]*?(?=\s+(?:and|&|because|as|since|then)\b|[,;]|$)/.exec(way)?.[0] ?? way).trim();
@@ -64,18 +73,23 @@ function ownWay(way: string): OwnWay | null {
   const share =
     SHARES[said] ?? SHARES[said.replace(/ (?:of it|that|of that|the (?:can|tin|jar|amount))$/, '')];
   if (share !== undefined) return { share: [share, share, share], words: first };
-  const r = new Reader(said, said);
+  // "1/4 each" of it
+  const each = said.replace(/\s+(?:each|apiece|a head|pp)$/, '');
+  const r = new Reader(each, each);
   const found = readMeasures(r);
   const rest = r.text.slice(r.at).trim();
   if (found.measures.some((m) => m.stated || m.unit !== null) && !rest)
     return { measures: found.measures, words: first };
   const food = said.replace(/\s+(?:instead|for this|here|nowadays|these days)$/, '');
-  return /^[a-z]/.test(food) ? { food, words: first } : null;
+  // "a full one", "it": no other food
+  return /^[a-z]/.test(food) && !/\b(?:ones?|it|that|this|them)$/.test(food) ? { food, words: first } : null;
 }
 
 /** All that is said beside a line and is no part of its food's name, to be taken out before it is read. */
 export const ASIDES: readonly RegExp[] = [
   TO_CHECK,
+  ENOUGH,
+  IF_FOUND,
   IF_TAIL,
   OR_NOT,
   NO_BRACKET,
@@ -94,13 +108,20 @@ export function asidesOf(text: string): {
   readonly none: boolean;
   readonly own: OwnWay | null;
 } {
-  const way = (OWN_WAY.exec(text) ??
-    OWN_TAIL.exec(text) ??
-    LOST.exec(text) ??
-    SHARE_OF_IT.exec(text))?.[1]?.trim();
+  // "I use the reduced salt, 1½ tbsp is plenty": which one, and how much of it
+  const enough = ENOUGH.exec(text)?.[1];
+  const said = text.replace(ENOUGH, '');
+  const way = (OWN_WAY.exec(said.replace(FOR_OTHERS, ' ')) ??
+    OWN_TAIL.exec(said) ??
+    LOST.exec(said) ??
+    SHARE_OF_IT.exec(said))?.[1]?.trim();
+  const plenty = enough === undefined ? null : ownWay(enough.trim());
+  const own = way === undefined ? null : ownWay(way);
   return {
-    optional: [IF_TAIL, OR_NOT, NO_BRACKET, LEAVE_TAIL].some((pattern) => pattern.test(text)),
+    optional: [IF_TAIL, OR_NOT, NO_BRACKET, LEAVE_TAIL].some((pattern) =>
+      pattern.test(text.replace(IF_FOUND, ' ')),
+    ),
     none: NOT_MINE.test(text),
-    own: way === undefined ? null : ownWay(way),
+    own: plenty?.measures ? { ...own, measures: plenty.measures, words: own?.words ?? plenty.words } : own,
   };
 }

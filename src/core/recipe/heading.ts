@@ -24,7 +24,12 @@ export interface Heading {
 
 /** "Raita: 200 g soya yoghurt, ½ cucumber": a part's name with its list behind it, and no food with its amounts. */
 export function listsFoods(name: string, rest: string): boolean {
-  if (name.split(' ').length > 3 || /\b(?:yields?|serves|servings|makes|step|day|time)\b/i.test(name))
+  if (
+    name.split(' ').length > 3 ||
+    /\b(?:yields?|serves|servings?|portion|makes|step|day|time|nutrition|calories|macros|figures)\b/i.test(
+      name,
+    )
+  )
     return false;
   // "so the beets — three, maybe 600 g — get grated": it goes on telling
   if (/^(?:so|then|now|and|next|first|ok|okay|right|well|but|meanwhile|take|add|use)\b/i.test(name))

@@ -44,7 +44,7 @@ const PREP_WORDS = new RegExp(
   'g',
 );
 const OPTIONAL =
-  /\boptional(?:ly)?\b|\bif (?:you(?:'d)? )?(?:like|desired|liked|wanted|want|using|fancy|have (?:it|some|any))\b|\bif there(?: is|'s) (?:any|some)\b/;
+  /\boptional(?:ly)?\b|^\s*(?:sometimes|occasionally|now and then|on a good day)\b|\bif (?:you(?:'d)? )?(?:like|desired|liked|wanted|want|using|fancy|have (?:it|some|any))\b|\bif there(?: is|'s) (?:any|some)\b/;
 /** "stock to cover, maybe a litre": what for, and no part of the name. */
 const TO_COVER =
   /\s+to (?:just |barely )?cover\b(?: (?:everything|it|them|the [a-z]+|by [a-z0-9 ]+?(?=,|$)))?/;
@@ -129,7 +129,7 @@ const LABEL =
   /^\s*[a-z][a-z' -]{1,24}:\s+(?=(?:[\d½¼¾⅓⅔][\d./]*|an?|half an?) ?(?:tbsps?|tsps?|tablespoons?|teaspoons?|cups?|ml|g|kg|oz|lbs?|cans?|tins?)\b\.? (?:of )?[a-z]{3})/i;
 /** "DRESSING 2 tbsp oil", "for the sauce 3 tbsp tahini": a part's name, and behind it an amount of something. */
 const PART_LABEL =
-  /^\s*(?:(?:for (?:the )?)?(?:[a-z]+ )?(?:dressing|sauce|marinade|topping|filling|dip|glaze|crust|base|batter|dough|gravy|garnish|crumb)|[A-Z]{4,}(?: [A-Z]{3,})?)\s+(?=(?:about )?(?:[\d½¼¾⅓⅔][\d./–-]*|an?|half an?) ?(?:heaped |rounded |level |small |large |big )?(?:tbsps?|tsps?|tablespoons?|teaspoons?|cups?|ml|g|kg|oz|lbs?|cans?|tins?)\b\.? (?:of )?([A-Za-z]{2,}))/;
+  /^\s*(?:(?:for (?:the )?)?(?:[a-z]+ )?(?:dressing|sauce|marinade|topping|filling|dip|glaze|crust|base|batter|dough|gravy|garnish|crumb)(?: is| =|:)?|[A-Z]{4,}(?: [A-Z]{3,})?)\s+(?=(?:about )?(?:[\d½¼¾⅓⅔][\d./–-]*|an?|half an?) ?(?:heaped |rounded |level |small |large |big )?(?:tbsps?|tsps?|tablespoons?|teaspoons?|cups?|ml|g|kg|oz|lbs?|cans?|tins?)\b\.? (?:of )?([A-Za-z]{2,}))/;
 /** A form that names no food: of the one before. */
 const FORM_ALONE = /^(?:fresh|dried|frozen|canned|tinned|ground|powdered|bottled|jarred)$/;
 const FORM_BEFORE =
@@ -252,7 +252,9 @@ export function readLineWords(line: string): LineWords {
     written = written.slice(0, m.index) + gap + written.slice(m.index + m[0].length);
   };
   if (more) strip(PLUS_MORE);
-  strip(/\(\s*optional\s*\)|^optional\b|,?\s*\boptional\b/);
+  strip(
+    /\(\s*optional\s*\)|^\s*(?:optional|sometimes|occasionally|now and then|on a good day)\b|,?\s*\boptional\b/,
+  );
   strip(TO_TASTE);
   strip(TO_COVER);
   strip(HOW_DEEP);

@@ -65,6 +65,8 @@ function listsBehind(text: string): boolean {
 }
 
 const BRACKETED = /^\s*\([^()]*(?:\([^()]*\)[^()]*)*\)[.!]?\s*$/;
+const LABELLED =
+  /^[A-Z][A-Za-z' -]{1,24}:\s+(?:about )?[\d½¼¾⅓⅔][\d./½¼¾⅓⅔]*\s*(?:g|kg|ml|l|oz|lbs?|tbsps?|tsps?|tablespoons?|teaspoons?|cups?|tins?|cans?)\b(?!\s+(?:at|in the oven))/;
 const A_HEAD =
   /\b\d[\d.]*\s?(?:g|ml|oz|tbsp|tsp|cups?)\s*(?:dry |raw |cooked )?(?:a head|each|apiece|pp|per (?:head|person|plate))\b/i;
 
@@ -104,8 +106,12 @@ const unmarkedScore = remember((text: string): number => {
     !STEP_START.test(cleaned)
   )
     score += 5;
+  // "Rice: 250 g brown basmati, rinsed": a part's name, and so much of something
+  if (LABELLED.test(cleaned) && words <= 24 && !/[.!]$/.test(cleaned)) score += 3.5;
   if (NAME_AMOUNT.test(cleaned)) score += 1.5;
   if (listsBehind(cleaned)) score += 5;
+  // "120 g barley · 600 ml water · pinch salt"
+  if (text.split(/\s+[·•|]\s+/).filter(startsWithMeasure).length >= 2) score += 6;
   // "aubergine 2 lg"
   const counted = NAME_COUNT.exec(cleaned)?.[1];
   if (counted && opensWithFood(counted)) score += 3;

@@ -16,6 +16,7 @@ const LEADS: readonly RegExp[] = [
   /\b(?:call it|we call it|let'?s say|i'?d say|i say it'?s|reckon on)\s+/g,
   /\b(?:feeds|fed|serves|served|does|did|enough for|(?:so |and )?it'?s (?:all )?for|that'?s for|made for|cook(?:ed)? (?:this )?for)\s+(?:about |around |the |us |all )?/g,
   /\bcuts?(?: it| them)? (?:into|up into|in|about|roughly)?\s*(?:about |roughly |around )?(?=[\w ]{1,14}(?:ways|slices|pieces|squares|wedges|bars|portions|or\b|to\b|$|[.,;)]))/g,
+  /(?:^|[.;,]\s*)(?:we(?:'re| are)|there(?:'s| are)|it's for)\s+(?:only |just |usually )?(?=\w+(?:\s+(?:of us|here|at the table))?\s*(?:[.,;!]|$))/g,
   /(?:^|[\s,;(])(?=(?:\d|one |two |three |four |five |six |seven |eight |nine |ten |twelve )[^.;]{0,14}of us\b)/g,
 ];
 const LIKE_FOOD =
@@ -39,6 +40,9 @@ function rowNow(row: string): ServingsWords | null {
     .toLowerCase()
     .replace(/^[#\s>*-]+/, '');
   if (text.length > 80) return null;
+  // "(2)" in a row of its own
+  const alone = /^\(\s*(?:x ?)?(\d{1,2})\s*\)$/.exec(text)?.[1];
+  if (alone && Number(alone) > 0) return said(Number(alone), Number(alone), text);
   const first = numberAt(text, 0);
   if (first) {
     const behind = text.slice(first.end);
@@ -140,8 +144,15 @@ function toldNow(sentence: string): ServingsWords | null {
   // "for 2" stands alone
   if (some && /^(?: people| of us| hungry people)?[\s.!)]*$/.test(text.slice(some.end)))
     return said(some.low, some.high, text);
-  if (plates && alone && /^[\s.!)]*$/.test(text.slice(plates.end + alone[0].length)))
-    return said(plates.low, plates.high, text);
+  if (plates && alone) {
+    const rest = text.slice(plates.end + alone[0].length);
+    if (/^[\s.!)]*$/.test(rest)) return said(plates.low, plates.high, text);
+    // "two lunches, three if I add bread"
+    const more = /^\s*[,;(]\s*(?:or |maybe )?/.exec(rest);
+    const other = more ? numberAt(rest, more[0].length) : null;
+    if (more && other && /^\s*(?:if|when|with|at a)\b/.test(rest.slice(other.end)))
+      return said(Math.min(plates.low, other.low), Math.max(plates.high, other.high), text);
+  }
   for (const lead of LEADS)
     for (const m of text.matchAll(lead)) {
       const n = numberAt(text, m.index + m[0].length);

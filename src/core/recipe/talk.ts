@@ -42,7 +42,7 @@ export const FOR_SO_MANY =
   /^([a-z][a-z' -]{2,40}?)\s+for (\d{1,2}|two|three|four|five|six|eight)(?: people| of us)?\s*(,.*)?$/i;
 /** "1 T miso per bowl, white": for each of them, wherever it stands. */
 const PER_ONE =
-  /^(.*?)\s+((?:per|for each|for every) (?:person|head|plate|serving|portion|bowl|jar|glass|diner|eater))\s*([,;(].*)$/i;
+  /^(.*?)\s+((?:per|for each|for every) (?:person|head|plate|serving|portion|bowl|jar|glass|diner|eater))\s*((?:[,;(]|\b(?:for (?:those|whoever|anyone|whom|the ones)|if|when|unless)\b).*)$/i;
 /** "~~butter~~ margarine", "~½ tsp salt~ none": what is struck out. */
 const STRUCK = /^\s*~{1,2}([^~]{2,})~{1,2}\s*(.*)$/;
 export const struck = (line: string): string => {
@@ -78,6 +78,7 @@ export const plainTalk = (line: string): string =>
     .replace(ISH, 'about $1')
     .replace(HEDGE, 'about ')
     .replace(WHATEVER, '$1')
+    .replace(/\s+in (?:plenty|lots) of (?:cold |warm |hot |fresh |boiling )?water\b/i, '')
     .replace(SO_MANY_OF_US, '')
     .replace(/^\s*(?:instead|in place|in lieu) of [a-z ]{2,24}[:,]\s*/i, '')
     .replace(IN_PLACE, '')

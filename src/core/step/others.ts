@@ -47,7 +47,11 @@ const OTHER_ONES = new Set(['ones', 'one', 'version', 'versions', 'kind', 'kinds
 /** The word behind a clause's subject where that is another cook, a guest or a book; -1 where it is not. */
 function othersAt({ tokens }: Sentence, c: ClauseSpan): number {
   let k = c.from;
-  while (k < c.to && tokens[k]?.kind === 'mark') k += 1;
+  while (
+    k < c.to &&
+    (tokens[k]?.kind === 'mark' || ['note', 'notes', 'nb', 'ps'].includes(wordAt(tokens, k)))
+  )
+    k += 1;
   while (
     ['and', 'but', 'though', 'although', 'when', 'where', 'while', 'since', 'because'].includes(
       wordAt(tokens, k),
@@ -217,6 +221,8 @@ export function othersWay(s: Sentence, c: ClauseSpan, from: number): 'remark' | 
   if (isDenied(s, c)) return 'remark';
   // "the shop ones are brushed with butter": another thing than this
   if (OTHER_ONES.has(wordAt(s.tokens, at))) return 'remark';
+  // "the book's 100 g butter": what it has is not what is done here
+  if (/['’]s?$/.test(wordAt(s.tokens, at - 1))) return 'remark';
   for (let k = at; k < Math.min(at + 3, from); k += 1) {
     const w = wordAt(s.tokens, k);
     if (PAST.has(w)) return 'remark';

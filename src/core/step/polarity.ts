@@ -400,6 +400,25 @@ function saysMadeOf({ tokens }: Sentence, from: number): boolean {
   return k < from - 1 && IS.test(wordAt(tokens, k));
 }
 
+const LOOKS = new Set(['check', 'watch', 'look', 'beware']);
+/** "(a pouch, but check for oil)": what may be in it is looked for, not put in. */
+const isLookedFor = ({ tokens }: Sentence, c: ClauseSpan, from: number): boolean =>
+  tokens
+    .slice(c.from, from)
+    .some((t, i) => LOOKS.has(t.word) && ['for', 'of'].includes(wordAt(tokens, c.from + i + 1)));
+
+const BEHIND_GONE = new Set(['gone', 'out', 'history']);
+/** "the butter and the sugar are gone": in it no more. */
+function isGone(s: Sentence, to: number): boolean {
+  for (let k = to; k < Math.min(s.to - 1, to + 8); k += 1) {
+    const w = wordAt(s.tokens, k);
+    if (s.tokens[k]?.kind === 'mark' && w !== ',') return false;
+    if (['is', 'are', "'s", "it's"].includes(w))
+      return BEHIND_GONE.has(wordAt(s.tokens, k + 1)) && wordAt(s.tokens, k + 2) !== 'of';
+  }
+  return false;
+}
+
 const BY_NATURE = new Set(
   'needs need wants want likes like absorbs absorb drinks drink takes keeps freezes varies vary hates'.split(
     ' ',
@@ -429,6 +448,8 @@ export function polarityOf(s: Sentence, c: ClauseSpan, from: number, to: number)
   if (c.opener === 'until' || c.opener === 'till' || c.opener === 'if' || c.opener === 'unless')
     return 'remark';
   if (isOtherVersion(s)) return verbNegated(s, c) ? 'not' : 'optional';
+  const refused = scanned(s, c, from);
+  if (refused === 'not' && s.label.length > 0) return 'not';
   if (
     s.label.some((t) => ['substitute', 'substitution', 'alternatively', 'alternative', 'or'].includes(t.word))
   )
@@ -436,15 +457,15 @@ export function polarityOf(s: Sentence, c: ClauseSpan, from: number, to: number)
   if (isRemark(s, c) || isBygone(s, from) || saysMadeOf(s, from)) return 'remark';
   const theirs = othersWay(s, c, from);
   if (theirs === 'remark') return theirs;
-  if (isForAnother(s, c, from) || isOfItsNature(s, from, to)) return 'remark';
+  if (isLookedFor(s, c, from) || isGone(s, to) || isForAnother(s, c, from) || isOfItsNature(s, from, to))
+    return 'remark';
   const behind = saidBehind(s, c, to);
   if (behind) return behind;
   const swap = swapped(s, c, from);
   if (swap) return swap;
   const out = omitted(s, c, from, to);
   if (out) return out;
-  const scan = scanned(s, c, from);
-  if (scan) return scan;
+  if (refused) return refused;
   if (verbNegated(s, c)) {
     const omits = c.verb?.verb.omits === true;
     // "you cannot do this without oil", "never cook without oil"

@@ -276,7 +276,7 @@ function isPressed(s: Sentence, juice: Named): boolean {
 }
 
 /** "320 kcal, 9 g fat per portion": what a portion holds, and nothing that goes in. */
-const FIGURES = new Set(['kcal', 'calories', 'kilojoules', 'kj', 'nutrition', 'macros']);
+const FIGURES = new Set(['cal', 'cals', 'kcal', 'calories', 'kilojoules', 'kj', 'nutrition', 'macros']);
 
 const TEMPERING = new Set(['tadka', 'tarka', 'chaunk']);
 
