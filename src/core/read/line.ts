@@ -208,15 +208,22 @@ function atTheTable(corners: Corners): Corners {
   });
 }
 
+/** What a part's name says of all that stands under it: for each who eats, or as one likes. */
+export const sectionSays = (
+  section: string | null,
+): { readonly each: boolean; readonly optional: boolean } => ({
+  each: PER_ONE.test(section ?? ''),
+  optional: /^(?:optional|if you (?:like|want|wish))\b/i.test(section ?? ''),
+});
+
 /** Reads one ingredient line: which foods, how many grams, and all that its words allow. */
 export function readLine(line: SourceLine, settings: ReadSettings, servings: number): ReadLine {
   const said = readLineWords(line.text);
-  // "per jar on the day: half a banana"
-  const section = line.section ?? '';
+  const under = sectionSays(line.section);
   const words = {
     ...said,
-    perHead: said.perHead || PER_ONE.test(section),
-    optional: said.optional || /^(?:optional|if you (?:like|want|wish))\b/i.test(section),
+    perHead: said.perHead || under.each,
+    optional: said.optional || under.optional,
   };
   const correction = correctionOf(settings, line.text);
   const larder = settings.larder ?? TABLE_LARDER;

@@ -1,6 +1,6 @@
 import { TABLE_LARDER, type Larder } from '@/core/food/larder';
 import type { SourceLine } from '@/core/recipe/source';
-import { readLine } from './line';
+import { readLine, sectionSays } from './line';
 import { correctionOf, type ReadLine, type ReadSettings } from './types';
 
 const caches = new WeakMap<Larder, Map<string, Map<string, ReadLine>>>();
@@ -20,7 +20,7 @@ function measuresKey(measures: ReadSettings['measures']): string {
   return key;
 }
 
-/** Reads a line, or gives the reading it had: lines do not depend on each other. */
+/** Reads a line, or gives the reading it had: lines depend on nothing but their words and what their part's name says. */
 export function remembered(line: SourceLine, settings: ReadSettings, servings: number): ReadLine {
   if (correctionOf(settings, line.text) || line.text.length > MOST_REMEMBERED)
     return readLine(line, settings, servings);
@@ -30,7 +30,10 @@ export function remembered(line: SourceLine, settings: ReadSettings, servings: n
   const setting = `${servings}|${settings.natural === true}|${measuresKey(settings.measures)}`;
   let lines = cache.get(setting);
   if (!lines) cache.set(setting, (lines = new Map()));
-  const known = lines.get(line.text);
+  // the same words under "Optional" or "For each" are read otherwise
+  const under = line.section === null ? null : sectionSays(line.section);
+  const key = under?.each || under?.optional ? `${under.each} ${under.optional} ${line.text}` : line.text;
+  const known = lines.get(key);
   const shelf = settings.larder?.recipes;
   // a recipe may have come onto the shelf since the line was read
   if (known && !(shelf && known.foods.some((f) => shelf.has(f.text))))
@@ -39,7 +42,7 @@ export function remembered(line: SourceLine, settings: ReadSettings, servings: n
   // what a recipe brings depends on which ones are being read
   if (read.foods.some((f) => f.cycle || f.food?.id.startsWith('recipe-'))) return read;
   if (lines.size >= CACHE_LIMIT) lines.clear();
-  lines.set(line.text, read);
+  lines.set(key, read);
   if (cache.size > 40) cache.clear();
   return read;
 }

@@ -44,6 +44,8 @@ export interface OwnWay {
   readonly share?: Three;
   readonly measures?: readonly Measure[];
   readonly food?: string;
+  /** True where the amount is each eater's. */
+  readonly each?: boolean;
   /** Her words for it. */
   readonly words: string;
 }
@@ -79,7 +81,7 @@ function ownWay(way: string): OwnWay | null {
   const found = readMeasures(r);
   const rest = r.text.slice(r.at).trim();
   if (found.measures.some((m) => m.stated || m.unit !== null) && !rest)
-    return { measures: found.measures, words: first };
+    return { measures: found.measures, words: first, each: each !== said };
   const food = said.replace(/\s+(?:instead|for this|here|nowadays|these days)$/, '');
   // "a full one", "it": no other food
   return /^[a-z]/.test(food) && !/\b(?:ones?|it|that|this|them)$/.test(food) ? { food, words: first } : null;

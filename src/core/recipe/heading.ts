@@ -74,12 +74,26 @@ export const headingOf = remember((text: string): Heading | null => {
     if (!startsWithAmount(text) && text.split(' ').length <= 8)
       return { text, kind: kindOf(text), rest: '', restStart: raw.end };
   }
+  // "**Notes** The original had oil."
+  const lead = /^\s*(?:\*\*|__)([^*_]{3,24})(?:\*\*|__)\s+(?=\S)/.exec(raw.text);
+  if (lead?.[1] && kindOf(lead[1].trim()) === 'notes') {
+    const at = lead[0].length;
+    return {
+      text: lead[1].trim(),
+      kind: 'notes',
+      rest: raw.text.slice(at).trimEnd(),
+      restStart: raw.start + at,
+    };
+  }
   if (colon > 0 && colon < 40) {
-    const text = plain.slice(0, colon).trim();
+    const text = plain
+      .slice(0, colon)
+      .replace(/^[-*•]\s+/, '')
+      .trim();
     const kind = kindOf(text);
     const known =
       kind !== 'section' ||
-      /^(?:for (?:the|a)\b|(?:the )?(?:optional|dressing|sauce|topping|filling|marinade|base|garnish|to serve|to finish|to garnish|to fry|for frying|to bake|to assemble|crust|dough|batter|glaze|crumble|spice mix|paste|pickle|toppings|to top|top|slaw|salsa|sides)\b\s*$)/i.test(
+      /^(?:for (?:the|a)\b|(?:the )?(?:optional(?: toppings?| extras?| sides?| garnish(?:es)?)?|dressing|sauce|topping|filling|marinade|base|garnish|to serve|to finish|to garnish|to fry|for frying|to bake|to assemble|crust|dough|batter|glaze|crumble|spice mix|paste|pickle|toppings|to top|top|slaw|salsa|sides)\b\s*$)/i.test(
         text,
       ) ||
       // "on top: mushrooms, peppers, red onion"

@@ -462,7 +462,7 @@ export function readLineWords(line: string): LineWords {
     none: refused !== '' || asides.none || own?.share?.[2] === 0,
     toTaste,
     plusMore,
-    perHead,
+    perHead: perHead || own?.each === true,
     own: own?.food ?? whichOnes(noteText),
     purpose,
     cleaned,

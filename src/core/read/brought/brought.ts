@@ -153,7 +153,7 @@ export function broughtBy(
       (asked as { source: Source; s: Sentence }).s,
     );
   for (const { source, sentence } of sentences)
-    for (const c of sentence.clauses) {
+    for (const c of isFigures(sentence) ? [] : sentence.clauses) {
       if (back.has(c)) continue;
       deeds(scan, source, sentence, c);
       unknowns(scan, source, sentence, c);
@@ -297,11 +297,13 @@ function isDryTempering(scan: Scan, s: Sentence, c: Sentence['clauses'][number],
   return refused || otherMedium(s, c);
 }
 
+/** A sentence of what a portion holds: "430 cal, 3 g fat". */
+const isFigures = (s: Sentence): boolean =>
+  [...s.label, ...s.tokens.slice(s.from, s.to)].some((t) => FIGURES.has(t.word)) &&
+  s.clauses.every((c) => !c.verb?.verb.brings);
+
 function foodsIn(scan: Scan, source: Source, s: Sentence, back?: ReadonlySet<unknown>): void {
-  const figures =
-    [...s.label, ...s.tokens.slice(s.from, s.to)].some((t) => FIGURES.has(t.word)) &&
-    s.clauses.every((c) => !c.verb?.verb.brings);
-  if (figures) return;
+  if (isFigures(s)) return;
   let skip: unknown = null;
   const said = appositions(scan, s);
   for (const c of s.clauses)
