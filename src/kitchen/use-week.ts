@@ -13,7 +13,7 @@ import { useBoxes } from '@/kitchen/use-boxes';
 import { useLibraryContext } from '@/kitchen/use-library-context';
 import { useProtocols } from '@/kitchen/use-protocols';
 import { useDiners } from '@/kitchen/use-table';
-import { askLibrary, plainRecipes } from '@/workers/library';
+import { plainRecipes, weekJudged } from '@/workers/library';
 
 export const DAYS = 7;
 
@@ -90,14 +90,18 @@ export function useWeek(): {
   const week = useMemo(() => (stored === undefined ? null : (stored ?? emptyWeek(now))), [stored, now]);
   const [found, setFound] = useState<Week | null>(null);
   const [why, setWhy] = useState<string | null>(null);
+  // one array as long as nothing changes that the week is read with
+  const shelf = useMemo(() => {
+    const plain = plainRecipes(recipes ?? []);
+    return { plain, known: [...plain, ...boxes], context };
+  }, [recipes, boxes, context]);
   useEffect(() => {
     if (!week || !recipes) return;
     let current = true;
-    const plain = plainRecipes(recipes);
+    const { plain, known, context } = shelf;
     const pots = potsOf(week, plain);
     const protocols = [...new Set(diners.map((d) => d.protocol))].map((id) => protocolOf(id, byId));
-    const known = [...plain, ...boxes];
-    void askLibrary((door) => door.week(planOf(week, diners), pots, known, protocols, context)).then(
+    void weekJudged(planOf(week, diners), pots, protocols, known, context).then(
       (judged) => {
         if (!current) return;
         setFound(judged);
@@ -108,6 +112,6 @@ export function useWeek(): {
     return () => {
       current = false;
     };
-  }, [week, recipes, boxes, diners, byId, context]);
+  }, [week, recipes, shelf, diners, byId]);
   return { week, judged: found, why, recipes: recipes ?? [], diners };
 }

@@ -2,6 +2,7 @@ import type { Packet } from '@/core/label/schema';
 import type { Protocol } from '@/core/protocol';
 import type { KeptRecipe } from '@/core/read/library';
 import { doorTo, type Door } from './door';
+import type { Week, WeekPlan } from '@/core/week/schema';
 import type { LibraryContext } from './larder';
 import type { LibraryDoor, LibraryRow, LibraryVerdicts } from './library.worker';
 
@@ -136,6 +137,35 @@ export async function rowsUnder(
   const places = recipes.flatMap((r, i) => (ids.has(r.id) ? [i] : []));
   await askLibrary((d) => d.open(recipes, context));
   return askLibrary((d) => d.rows(places, [protocol]));
+}
+
+const shelves = new WeakMap<object, string>();
+let shelfCount = 0;
+
+/**
+ * A week judged in the background. The shelf goes over once, and again only where it changed: a meal that is moved costs
+ * the week alone.
+ *
+ * @param recipes the same array for the same shelf and context
+ */
+export async function weekJudged(
+  plan: WeekPlan,
+  pots: Readonly<Record<string, KeptRecipe>>,
+  protocols: readonly Protocol[],
+  recipes: readonly KeptRecipe[],
+  context: LibraryContext,
+): Promise<Week> {
+  let token = shelves.get(recipes);
+  if (token === undefined) {
+    shelfCount += 1;
+    shelves.set(recipes, (token = `shelf ${shelfCount}`));
+  }
+  const name = token;
+  const known = await askLibrary((d) => d.week(plan, pots, protocols, name, null));
+  const judged =
+    known ?? (await askLibrary((d) => d.week(plan, pots, protocols, name, { recipes, context })));
+  if (!judged) throw new Error('the week could not be read');
+  return judged;
 }
 
 /** What the worker needs of kept recipes, and no more: less to copy over. */

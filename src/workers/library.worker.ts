@@ -15,6 +15,7 @@ import { recipeText } from '@/core/format/text';
 import { parseRecipe } from '@/core/recipe/parse';
 import { severalRecipes } from '@/core/recipe/several';
 import { readRecipe } from '@/core/read/read';
+import type { ReadRecipe } from '@/core/read/types';
 import { keyOf, shelfKeys } from '@/core/read/shelf-keys';
 import { keptText, libraryOf, type KeptRecipe, type Library } from '@/core/read/library';
 import type { Range } from '@/core/range/range';
@@ -55,6 +56,13 @@ const libraryIn = (recipes: readonly KeptRecipe[], context: LibraryContext): Lib
 
 /** The library whose recipes are judged part by part. */
 let shelf: { readonly recipes: readonly KeptRecipe[]; readonly library: Library } | null = null;
+
+/** What the week is read with, and its readings: the same ones while nothing of it changes. */
+let table: {
+  readonly token: string;
+  readonly library: Library;
+  readonly reads: Map<string, ReadRecipe>;
+} | null = null;
 
 /** A recipe of the shelf under each protocol. */
 function rowOf(recipe: KeptRecipe, library: Library, protocols: readonly Protocol[]): LibraryRow {
@@ -159,21 +167,41 @@ const doorway = {
     });
   },
 
-  /** Judges a week: each diner's day against the day's limits, and what is left of each pot. */
+  /**
+   * Judges a week: each diner's day against the day's limits, and what is left of each pot.
+   *
+   * @param token names the shelf and the kitchen that it is read with
+   * @param shelf these, where they are new; null where the worker has them under their token
+   * @returns null where it has not: ask again with them
+   */
   week(
     plan: WeekPlan,
     pots: Readonly<Record<string, KeptRecipe>>,
-    recipes: readonly KeptRecipe[],
     protocols: readonly Protocol[],
-    context: LibraryContext,
-  ): Week {
-    const library = libraryIn(recipes, context);
+    token: string,
+    shelf: { readonly recipes: readonly KeptRecipe[]; readonly context: LibraryContext } | null,
+  ): Week | null {
+    if (shelf) table = { token, library: libraryIn(shelf.recipes, shelf.context), reads: new Map() };
+    if (table?.token !== token) return null;
+    const { library, reads } = table;
+    const once = (key: string, read: () => ReadRecipe): ReadRecipe => {
+      const known = reads.get(key) ?? read();
+      reads.set(key, known);
+      return known;
+    };
     const settings = library.settingsOf(keptText('', ''));
     return judgeWeek(plan, {
-      cookings: new Map(Object.entries(pots).map(([id, recipe]) => [id, library.read(recipe)])),
+      cookings: new Map(
+        Object.entries(pots).map(([id, recipe]) => [
+          id,
+          once(JSON.stringify(recipe), () => library.read(recipe)),
+        ]),
+      ),
       meals: new Map(
         plan.meals.flatMap((m, i) =>
-          'text' in m ? [[i, readRecipe(parseRecipe(mealText(m.text)), settings)] as const] : [],
+          'text' in m
+            ? [[i, once(m.text, () => readRecipe(parseRecipe(mealText(m.text)), settings))] as const]
+            : [],
         ),
       ),
       protocols: new Map(protocols.map((p) => [p.id, p])),

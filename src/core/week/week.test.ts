@@ -190,3 +190,40 @@ test('the days in figures leave out what is not understood, and set energy besid
   expect(share?.high).toBeGreaterThanOrEqual(share?.best ?? 101);
   expect(figuresOf([], null).every((f) => f.perDay === null)).toBe(true);
 });
+
+test('days that stand are not judged anew, and the week is what it would be from nothing', () => {
+  const diners = ['Maud', 'Tobin', 'Ida'].map((name, i) => ({
+    name,
+    protocol: ['heart-strict', 'everyday', 'nothing-added'][i] ?? '',
+  }));
+  const meals: WeekPlan['meals'] = diners.flatMap((d) =>
+    [1, 2, 3].flatMap((day) => [
+      { day, meal: 'breakfast', diner: d.name, text: '60 g oats, a banana' },
+      { day, meal: 'supper', diner: d.name, of: 'stew', plates: 1 },
+    ]),
+  );
+  const cookings = new Map([['stew', read(STEW)]]);
+  const reading = (fresh: boolean, of: WeekPlan['meals']) => ({
+    cookings: fresh ? new Map([['stew', read(STEW)]]) : cookings,
+    meals: new Map(of.flatMap((m, i) => ('text' in m ? [[i, read(mealText(m.text))] as const] : []))),
+    protocols: new Map(diners.map((d) => [d.protocol, protocolById(d.protocol) as Protocol])),
+  });
+  const plan = (of: WeekPlan['meals']) =>
+    WeekPlanSchema.parse({
+      schema: 'dulvet.week/1',
+      days: 7,
+      diners,
+      cookings: [{ id: 'stew', day: 1, recipe: 'stew', times: 3 }],
+      meals: of,
+    });
+  judgeWeek(plan(meals), reading(false, meals));
+  meals.forEach((_, i) => {
+    // one meal on another day, eaten twice, or gone
+    const moved = meals.flatMap((m, k) =>
+      k !== i ? [m] : i % 3 === 0 ? [] : i % 3 === 1 ? [{ ...m, day: m.day + 1 }] : [m, m],
+    );
+    expect(judgeWeek(plan(moved), reading(false, moved))).toEqual(
+      judgeWeek(plan(moved), reading(true, moved)),
+    );
+  });
+});

@@ -47,18 +47,13 @@ export function judgeWeek(plan: WeekPlan, reading: WeekReading): Week {
       if (meals.length === 0) continue;
       const protocol = reading.protocols.get(diner.protocol);
       if (!protocol) continue;
-      const parts: (Eaten & { readonly meal: string; readonly what: string; readonly of: string | null })[] =
-        [];
-      const shares: Share[] = [];
+      const parts: Part[] = [];
       const unresolved: string[] = [];
       const doubts: AllergenDoubt[] = [];
       for (const { m, i } of meals) {
         if ('text' in m) {
           const read = reading.meals.get(i);
-          if (read) {
-            parts.push({ ...partOf(read, exact(1)), meal: m.meal, what: m.text, of: null });
-            shares.push({ lines: read.lines, share: exact(1) });
-          }
+          if (read) parts.push({ read, share: exact(1), meal: m.meal, what: m.text, of: null });
           if (!read || read.lines.length === 0) unresolved.push(m.text);
           continue;
         }
@@ -69,79 +64,16 @@ export function judgeWeek(plan: WeekPlan, reading: WeekReading): Week {
           continue;
         }
         const share = shareOf(m, diner.plate, pot.read);
-        const said = { meal: m.meal, what: pot.read.recipe.title, of: m.of };
-        if (share) {
-          parts.push({ ...partOf(pot.read, share), ...said });
-          shares.push({ lines: pot.read.lines, share });
-        } else {
-          unresolved.push(`${m.meal}: ${pot.read.recipe.title}`);
-          parts.push({ ...partOf(pot.read, exact(1)), corners: pot.read.lines.map(() => null), ...said });
-        }
+        parts.push({ read: pot.read, share, meal: m.meal, what: pot.read.recipe.title, of: m.of });
+        if (!share) unresolved.push(`${m.meal}: ${pot.read.recipe.title}`);
         eat(pot, m, diner.plate, share, day);
       }
-      const lines = parts.flatMap((p) => p.lines);
-      unresolved.push(...lines.flatMap((l) => (l.missing !== null ? [l.line.text] : [])));
-      const dish = dishOfEaten({
-        corners: parts.flatMap((p) => p.corners),
-        yields: parts.flatMap((p) => p.yields),
-      });
-      const limits = protocol.limits.map((l) => ofDay(l, meals.length));
-      const results = limits.map((l) => judgeLimit(l, 'main', dish));
-      const allergens = allergensOfLines(lines);
-      const conflict = conflictsOf(
-        { ...allergens, allergenDoubts: [...allergens.allergenDoubts, ...doubts] },
-        diner.allergens,
-      );
-      const known = unresolved.length === 0 && isComplete(dish);
-      judged.push({
-        day,
-        diner: diner.name,
-        protocol: protocol.id,
-        limits: results.map((r, k) => ({
-          ...r,
-          unit: (protocol.limits[k]?.unit ?? r.unit).replace('a serving', 'a day'),
-        })),
-        totals: totals(dish),
-        parts: parts.map(({ meal, what, of, ...eaten }) => {
-          const own = dishOfEaten(eaten);
-          const by = limits.map((l) => [l.id, plainRange(judgeLimit(l, 'main', own).value)] as const);
-          return { meal, what, of, by: Object.fromEntries(by) };
-        }),
-        groups: groupsOf(shares).map(({ id, amount }) => {
-          const group = GROUPS.find((g) => g.id === id);
-          return {
-            id,
-            name: group?.name ?? id,
-            unit: group?.unit ?? 'cup',
-            amount,
-            goal: group?.goal ?? null,
-          };
-        }),
-        allergens: [...allergens.allergens],
-        unsafe: [...conflict.has],
-        doubts: [...conflict.doubts],
-        // what a meal that is not understood holds would settle it
-        verdict: worst([
-          ...results.map((r) => (r.verdict === 'unknown' && !known ? 'depends' : r.verdict)),
-          ...(conflict.has.length > 0 ? (['over'] as const) : []),
-          ...(known ? [] : (['depends'] as const)),
-          ...(conflict.doubts.length > 0 ? (['unknown'] as const) : []),
-        ]),
-        deciding: [
-          ...new Set([
-            ...unresolved,
-            ...(known
-              ? settling(
-                  limits,
-                  results.map((r) => r.verdict),
-                  dish as CompleteDish,
-                  lines,
-                )
-              : []),
-          ]),
-        ],
-        unresolved: [...new Set(unresolved)],
-      });
+      const eaten = { parts, unread: unresolved, doubts };
+      const key = dayKey(protocol, diner.allergens, meals.length, eaten);
+      const known = judgedDays.get(key);
+      const own = known ?? judgeDay(protocol, diner.allergens, meals.length, eaten);
+      if (!known) keepDay(key, own);
+      judged.push({ day, diner: diner.name, ...own });
     }
   return {
     schema: 'dulvet.week/1',
@@ -184,6 +116,149 @@ export function judgeWeek(plan: WeekPlan, reading: WeekReading): Week {
         problems,
       };
     }),
+  };
+}
+
+/** So much of a reading, eaten at a meal; null of what cannot be weighed. */
+interface Part {
+  readonly read: ReadRecipe;
+  readonly share: Range | null;
+  readonly meal: string;
+  readonly what: string;
+  readonly of: string | null;
+}
+
+const eatenOf = ({ read, share }: Part): Eaten =>
+  share ? partOf(read, share) : { ...partOf(read, exact(1)), corners: read.lines.map(() => null) };
+
+/** What somebody eats in a day: its parts, what of it was not understood, and what is not known of allergens. */
+interface DayEaten {
+  readonly parts: readonly Part[];
+  readonly unread: readonly string[];
+  readonly doubts: readonly AllergenDoubt[];
+}
+
+type JudgedDay = Omit<Week['judged'][number], 'day' | 'diner'>;
+
+/** Days judged before: a meal that moves changes two of them, and the others stand. */
+const judgedDays = new Map<string, JudgedDay>();
+const MOST_DAYS = 2000;
+function keepDay(key: string, day: JudgedDay): void {
+  if (judgedDays.size >= MOST_DAYS) judgedDays.clear();
+  judgedDays.set(key, day);
+}
+
+const numbers = new WeakMap<object, number>();
+const words = new Map<string, number>();
+let count = 0;
+/** A number for a reading: another one for every reading, whatever its words. */
+const numberOf = (of: object): number => {
+  const known = numbers.get(of);
+  if (known !== undefined) return known;
+  count += 1;
+  numbers.set(of, count);
+  return count;
+};
+/** A number for what is told in words alone: the same for the same words. */
+const numberOfWords = (of: string): number => {
+  const known = words.get(of);
+  if (known !== undefined) return known;
+  if (words.size >= MOST_DAYS) words.clear();
+  count += 1;
+  words.set(of, count);
+  return count;
+};
+
+const protocolWords = new WeakMap<Protocol, number>();
+/** All that a judged day hangs on. */
+function dayKey(
+  protocol: Protocol,
+  allergens: readonly string[],
+  meals: number,
+  { parts, unread, doubts }: DayEaten,
+): string {
+  let school = protocolWords.get(protocol);
+  if (school === undefined) protocolWords.set(protocol, (school = numberOfWords(JSON.stringify(protocol))));
+  return JSON.stringify([
+    school,
+    allergens,
+    meals,
+    parts.map((p) => [numberOf(p.read), p.share, p.meal, p.what, p.of]),
+    unread,
+    doubts,
+  ]);
+}
+
+/** One day of one diner against the day's limits. */
+function judgeDay(
+  protocol: Protocol,
+  eaterAllergens: readonly string[],
+  meals: number,
+  { parts: eaten, unread, doubts }: DayEaten,
+): JudgedDay {
+  const parts = eaten.map((p) => ({ meal: p.meal, what: p.what, of: p.of, ...eatenOf(p) }));
+  const lines = parts.flatMap((p) => p.lines);
+  const unresolved = [...unread, ...lines.flatMap((l) => (l.missing !== null ? [l.line.text] : []))];
+  const dish = dishOfEaten({
+    corners: parts.flatMap((p) => p.corners),
+    yields: parts.flatMap((p) => p.yields),
+  });
+  const limits = protocol.limits.map((l) => ofDay(l, meals));
+  const results = limits.map((l) => judgeLimit(l, 'main', dish));
+  const allergens = allergensOfLines(lines);
+  const conflict = conflictsOf(
+    { ...allergens, allergenDoubts: [...allergens.allergenDoubts, ...doubts] },
+    eaterAllergens,
+  );
+  const known = unresolved.length === 0 && isComplete(dish);
+  return {
+    protocol: protocol.id,
+    limits: results.map((r, k) => ({
+      ...r,
+      unit: (protocol.limits[k]?.unit ?? r.unit).replace('a serving', 'a day'),
+    })),
+    totals: totals(dish),
+    parts: parts.map(({ meal, what, of, ...own }) => {
+      const dishOfPart = dishOfEaten(own);
+      const by = limits.map((l) => [l.id, plainRange(judgeLimit(l, 'main', dishOfPart).value)] as const);
+      return { meal, what, of, by: Object.fromEntries(by) };
+    }),
+    groups: groupsOf(
+      eaten.flatMap((p): Share[] => (p.share ? [{ lines: p.read.lines, share: p.share }] : [])),
+    ).map(({ id, amount }) => {
+      const group = GROUPS.find((g) => g.id === id);
+      return {
+        id,
+        name: group?.name ?? id,
+        unit: group?.unit ?? 'cup',
+        amount,
+        goal: group?.goal ?? null,
+      };
+    }),
+    allergens: [...allergens.allergens],
+    unsafe: [...conflict.has],
+    doubts: [...conflict.doubts],
+    // what a meal that is not understood holds would settle it
+    verdict: worst([
+      ...results.map((r) => (r.verdict === 'unknown' && !known ? 'depends' : r.verdict)),
+      ...(conflict.has.length > 0 ? (['over'] as const) : []),
+      ...(known ? [] : (['depends'] as const)),
+      ...(conflict.doubts.length > 0 ? (['unknown'] as const) : []),
+    ]),
+    deciding: [
+      ...new Set([
+        ...unresolved,
+        ...(known
+          ? settling(
+              limits,
+              results.map((r) => r.verdict),
+              dish as CompleteDish,
+              lines,
+            )
+          : []),
+      ]),
+    ],
+    unresolved: [...new Set(unresolved)],
   };
 }
 

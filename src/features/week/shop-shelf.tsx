@@ -15,7 +15,7 @@ import { useProtocols } from '@/kitchen/use-protocols';
 import { planOf, potsOf, protocolOf } from '@/kitchen/use-week';
 import { Button } from '@/ui/button';
 import { Glyph } from '@/ui/glyph';
-import { askLibrary, plainRecipes } from '@/workers/library';
+import { plainRecipes, weekJudged } from '@/workers/library';
 
 const ORDER: readonly Verdict[] = ['within', 'near', 'depends', 'unknown', 'over'];
 const rank = (v: Verdict): number => ORDER.indexOf(v);
@@ -95,8 +95,12 @@ export function ShopShelf({
         packets: [...context.packets.filter((p) => p.id !== packet.id), packet],
         meanings: { ...context.meanings, ...meanings },
       };
-      const found = await askLibrary((door) =>
-        door.week(planOf(week, diners), potsOf(week, plain), [...plain, ...boxes], protocols, own),
+      const found = await weekJudged(
+        planOf(week, diners),
+        potsOf(week, plain),
+        protocols,
+        [...plain, ...boxes],
+        own,
       );
       const each = diners.flatMap((d) => {
         const verdict = worstFor(found, d.name);
