@@ -209,7 +209,6 @@ function inMethodOnly(
       : letGoInClause(place.text, start, end);
     const left = gone === null ? null : written(gone);
     if (left) return left;
-
   }
   const amount = amountFor(read, line, swap, settings);
   // "line the tin" is something to do, and stands where nothing else is
