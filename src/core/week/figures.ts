@@ -15,6 +15,10 @@ export interface WeekFigure {
 /** Daily Values of 21 CFR 101.9(c)(8)(iv) and (c)(9), recalled: a yardstick, no verdict. */
 const FIGURES = [
   ['energyKcal', 'Energy', 'kcal', null],
+  ['saturatedFatG', 'Saturated fat', 'g', 20],
+  ['sodiumMg', 'Sodium', 'mg', 2300],
+  ['addedSugarG', 'Added sugar', 'g', 50],
+  ['freeSugarG', 'Free sugar', 'g', null],
   ['proteinG', 'Protein', 'g', 50],
   ['fibreG', 'Fibre', 'g', 28],
   ['ironMg', 'Iron', 'mg', 18],
@@ -65,9 +69,25 @@ export function figuresOf(
         ? { low: whole.low, best: Math.min(Math.max(best, whole.low), whole.high), high: whole.high }
         : null;
   }
+  const densities = days.flatMap((d) => d.totals.energyDensityKcalPer100G ?? []);
+  const density =
+    densities.length > 0 && densities.length === days.length
+      ? densities.reduce<Range | null>((a, d) => (a ? hull(a, d) : d), null)
+      : null;
   return [
     ...amounts.slice(0, 1),
     { id: 'fatSharePercent', label: 'Fat share', unit: '% of kcal', perDay: share, beside: null },
+    {
+      id: 'energyDensityKcalPer100G',
+      label: 'Energy density',
+      unit: 'kcal in 100 g',
+      // the likeliest of several days: their middle
+      perDay: density && {
+        ...density,
+        best: densities.reduce((sum, d) => sum + d.best, 0) / densities.length,
+      },
+      beside: null,
+    },
     ...amounts.slice(1),
   ];
 }

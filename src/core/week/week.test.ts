@@ -188,6 +188,13 @@ test('the days in figures leave out what is not understood, and set energy besid
   const share = figures.find((f) => f.id === 'fatSharePercent')?.perDay;
   expect(share?.low).toBeLessThanOrEqual(share?.best ?? -1);
   expect(share?.high).toBeGreaterThanOrEqual(share?.best ?? 101);
+  const sodium = figures.find((f) => f.id === 'sodiumMg');
+  const salt = [0, 2].map((i) => week.judged[i]?.totals.sodiumMg?.high ?? NaN);
+  expect(sodium?.perDay?.high).toBeCloseTo(((salt[0] ?? 0) + (salt[1] ?? 0)) / 2, 6);
+  // 21 CFR 101.9(c)(9): the Daily Value of sodium is 2300 mg
+  expect(sodium?.beside).toBe(2300);
+  const density = figures.find((f) => f.id === 'energyDensityKcalPer100G')?.perDay;
+  expect(density?.low).toBeLessThanOrEqual(density?.best ?? -1);
   expect(figuresOf([], null).every((f) => f.perDay === null)).toBe(true);
 });
 

@@ -1,6 +1,28 @@
 import { showNumber, showRange } from '@/core/format/figures';
+import type { Range } from '@/core/range/range';
 import { figuresOf, FIGURES_SOURCE } from '@/core/week/figures';
 import type { Week } from '@/core/week/schema';
+
+/** A range beside its yardstick: the same line that limits have, without a verdict. */
+function Beside({ range, line }: { range: Range; line: number }) {
+  const most = Math.max(line * 1.5, range.high);
+  const at = (n: number) => (56 * Math.min(n, most)) / most;
+  return (
+    <svg viewBox="0 0 56 12" width="56" height="12">
+      <rect x="0" y="3" width="56" height="6" fill="var(--wash)" />
+      <rect x="0" y="3" width={at(range.low)} height="6" fill="var(--mute)" />
+      <rect
+        x={at(range.low)}
+        y="3"
+        width={at(range.high) - at(range.low)}
+        height="6"
+        fill="var(--mute)"
+        opacity="0.4"
+      />
+      <line x1={at(line)} y1="0" x2={at(line)} y2="12" stroke="var(--rim)" strokeWidth="2" />
+    </svg>
+  );
+}
 
 /** Figures of somebody's planned days, a day on the average: a yardstick beside the limits, no verdict. */
 export function WeekFigures({
@@ -22,10 +44,11 @@ export function WeekFigures({
         A day, on the average of {known === 1 ? 'the one day' : `the ${known} days`} planned
         {known < days.length && '; days with something not understood are left out'}.
       </p>
-      <dl className="mt-1 grid grid-cols-[auto_1fr] gap-x-3 text-[14px]">
+      <dl className="mt-1 grid grid-cols-[auto_56px_1fr] items-center gap-x-3 text-[14px]">
         {figures.map((f) => (
           <div key={f.id} className="contents">
             <dt>{f.label}</dt>
+            <dd aria-hidden>{f.perDay && f.beside ? <Beside range={f.perDay} line={f.beside} /> : null}</dd>
             <dd className="num text-right">
               {f.perDay ? `${showRange(f.perDay)} ${f.unit}` : 'not known'}
               {f.beside !== null && (

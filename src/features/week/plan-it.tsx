@@ -27,7 +27,7 @@ const DAY = 24 * 60 * 60_000;
 /** A plate out of a box. */
 const PLATE_G = 300;
 /** Seconds for a first plan, and for a better one. */
-const FIRST = 2.5;
+const FIRST = 2;
 const BETTER = 14;
 
 type State =

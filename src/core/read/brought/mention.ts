@@ -148,6 +148,22 @@ function sharedAmount(source: Source, s: Sentence, c: ClauseSpan, from: number):
   return null;
 }
 
+/** "replace 3 tbsp of the water with juice": as much of the one as of the other; null where none is said. */
+function swappedAmount(source: Source, s: Sentence, c: ClauseSpan, from: number): string | null {
+  if (!c.verb?.verb.swaps) return null;
+  let of = -1;
+  for (let k = c.verbAt + 1; k < from; k += 1) {
+    const { word } = s.tokens[k] as Token;
+    if (word === 'of' && of < 0) of = k;
+    if (['with', 'for', 'by'].includes(word) && k === from - 1 && of > c.verbAt + 1) {
+      const first = s.tokens[c.verbAt + 1] as Token;
+      const counted = first.kind === 'number' || OPENS_AMOUNT.has(first.word);
+      return counted ? textOf(source, s, c.verbAt + 1, of) : null;
+    }
+  }
+  return null;
+}
+
 const APPROACH = new Set([',', '-', '–', '—', '(', ':', 'about', 'roughly', 'around', 'say', 'approx']);
 /** An amount that says next to nothing. */
 const FEW = new Set(['a', 'few', 'some', 'little', 'couple', 'bit', 'of', 'handful']);
@@ -288,7 +304,7 @@ export function mentionOf(
 ): Mention | null {
   const food = scan.larder.foodById(id);
   if (!food) return null;
-  const shared = sharedAmount(source, s, c, from);
+  const shared = sharedAmount(source, s, c, from) ?? swappedAmount(source, s, c, from);
   const pressed = pressedFrom(s, c, from);
   const start = pressed < from ? amountStart(s, c, pressed) : amountStart(s, c, from);
   const before = s.tokens[start - 1]?.word ?? '';
