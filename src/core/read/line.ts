@@ -44,6 +44,8 @@ function withoutUnit(words: FoodWords): FoodWords | null {
   };
 }
 
+const CUBE = /\b(?:cube|tablet|pot)$/;
+
 /** Kinds of which even very much brings nothing that a limit looks at. */
 const MATTERS_LITTLE = new Set(['water', 'herb', 'spice', 'acid', 'leaf']);
 
@@ -76,6 +78,12 @@ function readFood(
     const grams = (weighed?.grams.best ?? 0) > MOST_COUNTED_G ? withoutUnit(words) : null;
     if (grams) return weigh(grams, f, settings.measures);
     if (weighed) return weighed;
+    // "stock cube, in 500 ml water": one of them
+    if (words.measures.length === 0 && f.kind === 'stock' && CUBE.test(words.food)) {
+      const one = readLineWords(`1 ${words.food}`).foods[0];
+      const of = one && weigh(one, f, settings.measures);
+      if (of) return { ...of, readings: ['no number: one'] };
+    }
     if (words.measures.length === 0 || PIECE_ONLY_ARTICLE(words)) return unsaid(f, line.purpose, servings);
     const purposed =
       line.purpose !== null && words.measures.every((m) => m.unit === null)

@@ -110,6 +110,8 @@ export function asidesOf(text: string): {
   readonly none: boolean;
   readonly own: OwnWay | null;
 } {
+  const plain = text.replace(IF_FOUND, ' ');
+  const ifTail = IF_TAIL.exec(plain);
   // "I use the reduced salt, 1½ tbsp is plenty": which one, and how much of it
   const enough = ENOUGH.exec(text)?.[1];
   const said = text.replace(ENOUGH, '');
@@ -120,9 +122,10 @@ export function asidesOf(text: string): {
   const plenty = enough === undefined ? null : ownWay(enough.trim());
   const own = way === undefined ? null : ownWay(way);
   return {
-    optional: [IF_TAIL, OR_NOT, NO_BRACKET, LEAVE_TAIL].some((pattern) =>
-      pattern.test(text.replace(IF_FOUND, ' ')),
-    ),
+    optional:
+      [OR_NOT, NO_BRACKET, LEAVE_TAIL].some((pattern) => pattern.test(plain)) ||
+      // "cashews, or tofu if there's a nut allergy": the other one is what depends
+      (ifTail !== null && !/\bor\s/.test(plain.slice(0, ifTail.index))),
     none: NOT_MINE.test(text),
     own: plenty?.measures ? { ...own, measures: plenty.measures, words: own?.words ?? plenty.words } : own,
   };
