@@ -6,8 +6,8 @@ export interface Another {
   readonly recipe: (name: string, grams: number) => string;
 }
 
-/** Grams of leftovers on a plate. */
-const PLATE_G = 300;
+/** Grams of a plate out of a box. */
+export const PLATE_G = 300;
 const plates = (grams: number) => Math.max(1, Math.round(grams / PLATE_G));
 const lower = (name: string) => name.charAt(0).toLowerCase() + name.slice(1);
 const soak = (grams: number) => Math.round((grams * 0.5) / 50) * 50;

@@ -8,6 +8,9 @@ import type { ReadLine } from './types';
 const wordsOf = remember((text: string): readonly string[] => tokens(text));
 const setOf = remember((text: string): ReadonlySet<string> => new Set(tokens(text)));
 
+/** The last word of a name: what it is, before what is said of it behind a comma or in brackets. */
+const headOf = (name: string): string | undefined => wordsOf(name.replace(/[,(].*$/, '')).at(-1);
+
 interface Listed {
   readonly ids: ReadonlySet<string>;
   readonly kinds: ReadonlySet<string>;
@@ -46,18 +49,13 @@ function listedOf(line: ReadLine): Listed {
     for (const food of f.food ? [f.food, ...f.might] : []) {
       ids.add(food.id);
       kinds.add(food.kind);
-      const name = wordsOf(food.name.replace(/[,(].*$/, '')).at(-1);
+      const name = headOf(food.name);
       if (name) heads.add(name);
     }
-    const head = wordsOf(f.text.replace(/[,(].*$/, '')).at(-1);
+    const head = headOf(f.text);
     if (head) heads.add(head);
   }
-  const called = new Set(
-    foods.flatMap((f) => [
-      ...wordsOf(f.text.replace(/[,(].*$/, '')).slice(-1),
-      ...(f.food ? headsOf(f.food) : []),
-    ]),
-  );
+  const called = new Set(foods.flatMap((f) => [headOf(f.text) ?? '', ...(f.food ? headsOf(f.food) : [])]));
   const stocks = foods.flatMap((f) => (f.food?.kind === 'stock' ? [f.food, ...f.might] : []));
   const unsalted = stocks.length > 0 && !stocks.some(isSalted);
   const out = { ids, kinds, heads, called, unsalted, words: setOf(line.line.text) };
@@ -156,8 +154,7 @@ function isCalled(word: string, heads: ReadonlySet<string>, definite: boolean): 
 }
 
 /** Last words of a food's names. */
-const headsOf = (food: Food): string[] =>
-  [food.name, ...food.names].flatMap((name) => wordsOf(name.replace(/[,(].*$/, '')).at(-1) ?? []);
+const headsOf = (food: Food): string[] => [food.name, ...food.names].flatMap((name) => headOf(name) ?? []);
 
 /** Whether a family's plain word may stand for a food: "bread" for a roll, not for pasta. */
 export const mayStandFor = (word: string, food: Food, definite: boolean): boolean =>

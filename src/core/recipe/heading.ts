@@ -62,6 +62,13 @@ export const headingOf = remember((text: string): Heading | null => {
         : NOTES.test(text)
           ? 'notes'
           : 'section';
+  /** A heading in front of what it is about, which begins at a place of the row. */
+  const leading = (text: string, kind: Heading['kind'], at: number): Heading => ({
+    text,
+    kind,
+    rest: raw.text.slice(at).trimEnd(),
+    restStart: raw.start + at,
+  });
   // "# 2 tbsp olive oil" in a list is a food, whatever its writer meant by the sign
   if (startsWithMeasure(plain) && !bold) return null;
   if (marked || bold) {
@@ -77,13 +84,7 @@ export const headingOf = remember((text: string): Heading | null => {
   // "**Notes** The original had oil."
   const lead = /^\s*(?:\*\*|__)([^*_]{3,24})(?:\*\*|__)\s+(?=\S)/.exec(raw.text);
   if (lead?.[1] && kindOf(lead[1].trim()) === 'notes') {
-    const at = lead[0].length;
-    return {
-      text: lead[1].trim(),
-      kind: 'notes',
-      rest: raw.text.slice(at).trimEnd(),
-      restStart: raw.start + at,
-    };
+    return leading(lead[1].trim(), 'notes', lead[0].length);
   }
   if (colon > 0 && colon < 40) {
     const text = plain
@@ -108,21 +109,13 @@ export const headingOf = remember((text: string): Heading | null => {
     if (known && !startsWithAmount(text)) {
       const at = raw.text.indexOf(':') + 1;
       const gap = /^\s*/.exec(raw.text.slice(at))?.[0].length ?? 0;
-      const rest = raw.text.slice(at + gap).trimEnd();
-      if (kind !== 'notes') return { text, kind, rest, restStart: raw.start + at + gap };
-      return { text, kind, rest, restStart: raw.start + at + gap };
+      return leading(text, kind, at + gap);
     }
   }
   // "DRESSING 2 heaped tsp peanut powder, juice 1 lime"
   const shouted = /^\s*([A-Z]{4,}(?: [A-Z]{3,}){0,2})\s+(?=\d)/.exec(raw.text);
   if (shouted?.[1] && /[a-z]{2}/.test(raw.text) && !isFood(shouted[1])) {
-    const at = shouted[0].length;
-    return {
-      text: shouted[1],
-      kind: 'section',
-      rest: raw.text.slice(at).trimEnd(),
-      restStart: raw.start + at,
-    };
+    return leading(shouted[1], 'section', shouted[0].length);
   }
   // "To garnish - 1 red chilli, sliced; 2 spring onions"
   const list = /^\s*([a-z][a-z ]{2,23}?)\s+(?:--+|[-–—])\s+(?=\S)/i.exec(raw.text);
@@ -132,13 +125,7 @@ export const headingOf = remember((text: string): Heading | null => {
       raw.text,
     );
   if (dash?.[1]) {
-    const at = dash[0].length;
-    return {
-      text: dash[1].trim(),
-      kind: 'section',
-      rest: raw.text.slice(at).trimEnd(),
-      restStart: raw.start + at,
-    };
+    return leading(dash[1].trim(), 'section', dash[0].length);
   }
   const bare = plain.replace(/[:.]\s*$/, '');
   if (

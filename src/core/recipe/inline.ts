@@ -8,6 +8,16 @@ import { PREPARATION } from './alternatives';
 import { startsAsStep, startsWithAmount, startsWithMeasure } from './score';
 import type { Stretch } from './source';
 
+/** Parts of a text, in their order, each with its place. */
+function placed(text: string, parts: readonly string[]): Stretch[] {
+  let at = 0;
+  return parts.map((part) => {
+    const start = text.indexOf(part, at);
+    at = start + part.length;
+    return { text: part, start, end: at };
+  });
+}
+
 /** "bay leaf, thyme" without amounts: a list of foods, unless it is one food turned round ("milk, soy"). */
 function foodList(text: string): Stretch[] | null {
   const parts = text.split(/,\s+/);
@@ -24,12 +34,7 @@ function foodList(text: string): Stretch[] | null {
     (findFood(words.toLowerCase().replace(/^and /, ''), '', 1)[0]?.confidence ?? 0) >= 0.9;
   if (!parts.every((p) => named(p) || named(p.split(/ and | & /)[0] ?? ''))) return null;
   if (parts.length === 2 && foodOfName(tokens(`${parts[1]} ${parts[0]}`))) return null;
-  let at = 0;
-  return parts.map((part) => {
-    const start = text.indexOf(part, at);
-    at = start + part.length;
-    return { text: part, start, end: at };
-  });
+  return placed(text, parts);
 }
 
 /** "drizzle of", "a good pinch of": an amount without a number. */
@@ -158,12 +163,7 @@ function splitAtFoods(text: string, listed: boolean): Stretch[] {
 function byStrokes(text: string): Stretch[] | null {
   const parts = text.split(/\s+[/|·•∙]\s+/);
   if (parts.length < 3 || parts.filter((p) => startsWithMeasure(p)).length < 2) return null;
-  let at = 0;
-  return parts.map((part) => {
-    const start = text.indexOf(part, at);
-    at = start + part.length;
-    return { text: part, start, end: at };
-  });
+  return placed(text, parts);
 }
 
 /** Ends of sentences in a row; "approx. 200 g" and "1 tbsp. salt" go on. */

@@ -448,8 +448,8 @@ export function polarityOf(s: Sentence, c: ClauseSpan, from: number, to: number)
   if (c.opener === 'until' || c.opener === 'till' || c.opener === 'if' || c.opener === 'unless')
     return 'remark';
   if (isOtherVersion(s)) return verbNegated(s, c) ? 'not' : 'optional';
-  const refused = scanned(s, c, from);
-  if (refused === 'not' && s.label.length > 0) return 'not';
+  // "Or rotis: two each, no ghee"
+  if (s.label.length > 0 && scanned(s, c, from) === 'not') return 'not';
   if (
     s.label.some((t) => ['substitute', 'substitution', 'alternatively', 'alternative', 'or'].includes(t.word))
   )
@@ -465,7 +465,8 @@ export function polarityOf(s: Sentence, c: ClauseSpan, from: number, to: number)
   if (swap) return swap;
   const out = omitted(s, c, from, to);
   if (out) return out;
-  if (refused) return refused;
+  const scan = scanned(s, c, from);
+  if (scan) return scan;
   if (verbNegated(s, c)) {
     const omits = c.verb?.verb.omits === true;
     // "you cannot do this without oil", "never cook without oil"

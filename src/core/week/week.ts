@@ -7,6 +7,7 @@ import { GROUPS, groupsOf, type Share } from './groups';
 import { KEEPS } from '@/core/portion/keeps';
 import type { Limit, Protocol } from '@/core/protocol';
 import { add, exact, range, type Range } from '@/core/range/range';
+import { keyOf } from '@/core/read/shelf-keys';
 import { allergensOfLines, conflictsOf, type AllergenDoubt } from '@/core/read/allergens';
 import type { ReadLine, ReadRecipe } from '@/core/read/types';
 import type { Week, WeekPlan } from './schema';
@@ -149,7 +150,6 @@ function keepDay(key: string, day: JudgedDay): void {
 }
 
 const numbers = new WeakMap<object, number>();
-const words = new Map<string, number>();
 let count = 0;
 /** A number for a reading: another one for every reading, whatever its words. */
 const numberOf = (of: object): number => {
@@ -159,17 +159,14 @@ const numberOf = (of: object): number => {
   numbers.set(of, count);
   return count;
 };
-/** A number for what is told in words alone: the same for the same words. */
-const numberOfWords = (of: string): number => {
-  const known = words.get(of);
-  if (known !== undefined) return known;
-  if (words.size >= MOST_DAYS) words.clear();
-  count += 1;
-  words.set(of, count);
-  return count;
-};
+const schools = new WeakMap<Protocol, string>();
+/** A protocol by its rules, whichever object holds them. */
+function schoolOf(protocol: Protocol): string {
+  const known = schools.get(protocol) ?? keyOf(JSON.stringify(protocol));
+  schools.set(protocol, known);
+  return known;
+}
 
-const protocolWords = new WeakMap<Protocol, number>();
 /** All that a judged day hangs on. */
 function dayKey(
   protocol: Protocol,
@@ -177,10 +174,8 @@ function dayKey(
   meals: number,
   { parts, unread, doubts }: DayEaten,
 ): string {
-  let school = protocolWords.get(protocol);
-  if (school === undefined) protocolWords.set(protocol, (school = numberOfWords(JSON.stringify(protocol))));
   return JSON.stringify([
-    school,
+    schoolOf(protocol),
     allergens,
     meals,
     parts.map((p) => [numberOf(p.read), p.share, p.meal, p.what, p.of]),

@@ -1,6 +1,7 @@
 'use client';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
+import { PLATE_G } from '@/core/portion/another';
 import { shownTitle } from '@/core/recipe/title';
 import { database } from '@/data/db';
 import { listBoxes } from '@/data/log';
@@ -11,8 +12,6 @@ import { change, DAYS } from '@/kitchen/use-week';
 
 const MEALS = ['breakfast', 'lunch', 'supper', 'snack'] as const;
 const WORDS = 'words';
-/** A plate out of a box, where the box holds more. */
-const PLATE_G = 300;
 
 /** Something more that is eaten on a day: a plate of a pot, or in words; by one, or by everyone. */
 export function AddMeal({

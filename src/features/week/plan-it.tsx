@@ -5,6 +5,7 @@ import type { Verdict } from '@/core/audit/schema';
 import { potId } from '@/core/menu/week';
 import type { Collision, MenuPlan } from '@/core/menu/plan';
 import type { Wishes } from '@/core/menu/program';
+import { PLATE_G } from '@/core/portion/another';
 import { keepsUntil } from '@/core/portion/keeps';
 import type { Week } from '@/core/week/schema';
 import { database, type StoredDiner, type StoredMeal, type StoredRecipe, type StoredWeek } from '@/data/db';
@@ -24,8 +25,6 @@ import type { JudgedMenu, LeftOver } from '@/workers/menu.worker';
 
 const MEALS = ['breakfast', 'lunch', 'supper'] as const;
 const DAY = 24 * 60 * 60_000;
-/** A plate out of a box. */
-const PLATE_G = 300;
 /** Seconds for a first plan, and for a better one. */
 const FIRST = 2;
 const BETTER = 14;

@@ -1,4 +1,5 @@
 'use client';
+import { useMemo } from 'react';
 import { tinOrDry, type Way } from '@/core/buy/tin-or-dry';
 import type { ShopDish, ShopSettings } from '@/core/buy/shop';
 import { showMoney } from '@/core/cost/cost';
@@ -34,7 +35,7 @@ export function TinOrDry({
   settings: ShopSettings;
   onDry: (dry: boolean) => void;
 }) {
-  const ways = tinOrDry(dishes, tinned, settings);
+  const ways = useMemo(() => tinOrDry(dishes, tinned, settings), [dishes, tinned, settings]);
   if (!ways) return null;
   const isDry = settings.dry?.has(tinned) === true;
   return (
