@@ -3,13 +3,15 @@ import type { Range } from '@/core/range/range';
 import { figuresOf, FIGURES_SOURCE } from '@/core/week/figures';
 import type { Week } from '@/core/week/schema';
 
+const WIDE = 40;
+
 /** A range beside its yardstick: the same line that limits have, without a verdict. */
 function Beside({ range, line }: { range: Range; line: number }) {
   const most = Math.max(line * 1.5, range.high);
-  const at = (n: number) => (56 * Math.min(n, most)) / most;
+  const at = (n: number) => (WIDE * Math.min(n, most)) / most;
   return (
-    <svg viewBox="0 0 56 12" width="56" height="12">
-      <rect x="0" y="3" width="56" height="6" fill="var(--wash)" />
+    <svg viewBox={`0 0 ${WIDE} 12`} width={WIDE} height="12">
+      <rect x="0" y="3" width={WIDE} height="6" fill="var(--wash)" />
       <rect x="0" y="3" width={at(range.low)} height="6" fill="var(--mute)" />
       <rect
         x={at(range.low)}
@@ -44,12 +46,12 @@ export function WeekFigures({
         A day, on the average of {known === 1 ? 'the one day' : `the ${known} days`} planned
         {known < days.length && '; days with something not understood are left out'}.
       </p>
-      <dl className="mt-1 grid grid-cols-[auto_56px_1fr] items-center gap-x-3 text-[14px]">
+      <dl className="mt-1 grid grid-cols-[auto_40px_1fr] items-center gap-x-2 text-[13px]">
         {figures.map((f) => (
           <div key={f.id} className="contents">
             <dt>{f.label}</dt>
             <dd aria-hidden>{f.perDay && f.beside ? <Beside range={f.perDay} line={f.beside} /> : null}</dd>
-            <dd className="num text-right">
+            <dd className="num whitespace-nowrap text-right">
               {f.perDay ? `${showRange(f.perDay)} ${f.unit}` : 'not known'}
               {f.beside !== null && (
                 <span className="text-mute">
