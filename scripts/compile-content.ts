@@ -168,6 +168,8 @@ for (const id of [
   ...tasks.joins,
   ...tasks.gathers,
   ...tasks.silent,
+  ...tasks.works,
+  ...tasks.stays,
   ...tasks.leaves,
   ...Object.keys(tasks.holds),
 ])

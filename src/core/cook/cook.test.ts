@@ -209,3 +209,100 @@ test('usual minutes agree with what the trade says (common practice, no source)'
   expect(roast.low).toBeLessThanOrEqual(25);
   expect(roast.high).toBeGreaterThanOrEqual(30);
 });
+
+describe('methods as cooks tell them', () => {
+  const order = (c: Cook, a: RegExp, b: RegExp) =>
+    expect(at(find(c, a), 'end')).toBeLessThanOrEqual(at(find(c, b), 'start'));
+  test('what is begun beside the rest goes on with what follows it', () => {
+    const c = planOf(
+      '200 g red lentils\n300 g brown rice\n1 onion, chopped\n1 tbsp cumin seeds',
+      'Simmer the rice for 25 minutes.\nMeanwhile toast the cumin seeds in a dry pan for a minute, add the onion and soften for 8 minutes.\nAdd the lentils and 600 ml water, bring to the boil and simmer 20 minutes.\nServe over the rice.',
+    );
+    order(c, /^Toast/, /^Add the onion/);
+    order(c, /^Add the lentils/, /^Bring/);
+    expect(at(find(c, /^Simmer the rice/), 'start')).toBeLessThan(at(find(c, /simmer 20/i), 'end'));
+    // water and lentils do not boil in a minute
+    expect(find(c, /^Bring/).minutes.best).toBeGreaterThanOrEqual(3);
+  });
+  test.each([
+    ['Let it wilt for 2 minutes.', 'wilt', 2],
+    ['Take it off the heat and leave it alone for ten.', 'leave', 10],
+    ['First rise: 1 hour somewhere warm.', 'rise', 60],
+    ['Let them cool enough to handle, about 20 min, and rub the skins off.', 'cool', 20],
+    ['Stir in the kale; 3 minutes is plenty.', 'stir', 3],
+    ['Boil the kale for 45 mins to an hour.', 'boil', 52.5],
+    ['Boil the kale 5 minutes a side.', 'boil', 10],
+    ['Fry the kale 2 minutes on the first side and 1 on the other.', 'fry', 3],
+    ['Divide into 8 patties. Bake the patties for 6 minutes, two at a time.', 'bake', 24],
+    ['Shape into 12 patties. Cook them in a dry pan in batches of four, 5 minutes a side.', 'cook', 30],
+    ['Fry in 3 batches, 4 minutes each.', 'fry', 12],
+    ['Fry 2 minutes; makes 9, three fit in the pan at a time.', 'fry', 6],
+  ])('%s', (method, action, minutes) => {
+    const c = planOf('200 g kale', method);
+    const t = c.tasks.find((o) => o.action === action);
+    expect([t?.minutes.best, t?.said]).toEqual([minutes, true]);
+  });
+  test.each(['Knead for 10 minutes', 'Massage the kale for 5 minutes', 'Whisk for 8 minutes'])(
+    '%s: hands all that while',
+    (method) => {
+      const c = planOf('500 g wholemeal flour\n200 g kale', `Mix the flour with 300 ml water. ${method}.`);
+      expect(c.tasks.at(-1)?.attention).toBe('hands');
+      expect(c.handsOnMinutes).toBeGreaterThanOrEqual(5);
+    },
+  );
+  test('half an hour before eating is when, not how long', () => {
+    const c = planOf('250 g quinoa', 'Half an hour before eating cook the quinoa: simmer 15 min, rest 5.');
+    expect(c.tasks.map((t) => t.minutes.best)).toEqual([15, 5]);
+  });
+  test('the water boils before the pasta goes in', () => {
+    const c = planOf(
+      '180 g wholewheat penne\n400 g passata',
+      'Put a big pan of water on to boil.\nWarm the passata for 10 minutes.\nBoil the penne for 11 minutes, drain and toss with the sauce.',
+    );
+    order(c, /pan of water/, /^Boil the penne/);
+    expect(find(c, /pan of water/)).toMatchObject({ attention: 'none', uses: ['burner'] });
+  });
+  test('what is slaked on its own goes into the pot it is stirred into', () => {
+    const c = planOf(
+      '600 ml water\n300 g mushrooms, sliced\n2 tbsp cornflour',
+      'Brown the mushrooms in a dry pan for 8 minutes, pour in the water, simmer 10. Slake the cornflour with 3 tbsp water, stir in and bubble for 2 minutes.',
+    );
+    order(c, /^Slake/, /^Stir in/);
+    order(c, /^Simmer/, /^Stir in/);
+  });
+  test('six hours in the slow cooker are of the day, unless it says overnight', () => {
+    const slow = (how: string) =>
+      planOf('1 squash, cubed', `Put the squash in the slow cooker, ${how}.\nServe.`).tasks.find((t) =>
+        t.uses.includes('slow cooker'),
+      );
+    expect(slow('6 hours on low')).toMatchObject({ day: 0, minutes: { best: 360 } });
+    expect(slow('8 hours on low overnight')?.day).toBe(-1);
+  });
+  test('minutes that a line says are its own; what depends is not done; leaves rest after the knife', () => {
+    const c = planOf(
+      '50 g cashews, soaked 2 hours\n400 g firm tofu, pressed for 30 minutes\n150 g sweetcorn, thawed if frozen\n200 g kale, shredded, left to stand 40 minutes',
+      'Blend the cashews.\nAdd the tofu, the sweetcorn and the kale and simmer 5 minutes.',
+    );
+    expect(find(c, /^Soak/)).toMatchObject({ minutes: { best: 120 }, said: true });
+    expect(find(c, /^Press/)).toMatchObject({ minutes: { best: 30 }, said: true });
+    expect(c.tasks.filter((t) => /^Thaw/.test(t.text))).toEqual([]);
+    order(c, /chop the kale/i, /^Leave the kale to stand/);
+    expect(find(c, /kale to stand/).minutes.best).toBe(40);
+    order(c, /kale to stand/, /Simmer 5/);
+  });
+  test('another pot: a slow cooker, an air fryer and a pan do not wait for each other', () => {
+    const c = planOf(
+      '400 g firm tofu\n1 squash, cubed\n250 g quinoa',
+      'Marinate the tofu for 30 minutes.\nSquash into the slow cooker for 2 hours.\nSimmer the quinoa for 15 minutes.\nAir fry the tofu at 190°C for 14 minutes.\nServe.',
+    );
+    expect(c.minutes).toBeLessThanOrEqual(135);
+  });
+  test('the oven is turned down, and what cools stands outside it', () => {
+    const c = planOf(
+      '500 g wholemeal flour',
+      'Preheat oven to 220 C.\nBake 18 mins, then turn the oven down to 180 and give them another 5.\nCool on a rack for 20 minutes.',
+    );
+    expect(find(c, /^Give/)).toMatchObject({ uses: ['oven'], celsius: 180 });
+    expect(find(c, /^Cool/).uses).toEqual([]);
+  });
+});

@@ -11,6 +11,11 @@ export const JOINS: ReadonlySet<string> = new Set(file.joins);
 export const MIXES: ReadonlySet<string> = new Set(file.mixes);
 export const GATHERS: ReadonlySet<string> = new Set(file.gathers);
 export const SILENT: ReadonlySet<string> = new Set(file.silent);
+export const WORKS: ReadonlySet<string> = new Set(file.works);
+/** Work of the hands that is not done over the fire. */
+export const OFF_HEAT: ReadonlySet<string> = new Set(file.works.filter((w) => !JOINS.has(w)));
+/** Deeds that leave food where it is. */
+export const STAYS: ReadonlySet<string> = new Set(file.stays);
 export const LEAVES_HEAT: ReadonlySet<string> = new Set(file.leaves);
 
 /** Looks for words of a list in a text, word by word. */
@@ -27,6 +32,7 @@ function finder(phrases: readonly string[]): (text: string) => string | null {
 
 export const saysBeside = finder(file.beside);
 export const saysEverything = finder(file.everything);
+export const saysCurrent = finder(file.current);
 export const saysInPassing = finder(file['in-passing']);
 export const saysKeeping = finder(file.keeping);
 export const saysMade = finder(file.made);

@@ -44,9 +44,12 @@ export const dishTasks = (dishes: readonly (readonly Task[])[]): DishTask[] =>
 
 const idIn = (dish: number, id: string): string => `d${dish}.${id}`;
 
+/** "Cook on low overnight": at night even where something is on. */
+const AT_NIGHT = /\b(?:overnight|over night|night before|evening before)\b/i;
+
 /**
- * What is begun the evening before: long waits that want nobody and that something follows, and what must be done
- * before them. A dish that ends in a long wait ("chill overnight") is made in the morning.
+ * What is begun the evening before: long waits that want nobody and no fire, and that something follows, and what must
+ * be done before them. A dish that ends in a long wait ("chill overnight") is made in the morning.
  */
 function aheadOf(all: readonly DishTask[]): ReadonlySet<string> {
   const byId = new Map(all.map((t) => [t.id, t]));
@@ -56,6 +59,7 @@ function aheadOf(all: readonly DishTask[]): ReadonlySet<string> {
       task.attention === 'none' &&
       task.runsFrom === undefined &&
       planned(task) >= TASKS.ahead.minutes &&
+      (task.uses.length === 0 || AT_NIGHT.test(task.text)) &&
       followed.has(id)
         ? [id]
         : [],

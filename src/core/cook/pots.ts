@@ -2,7 +2,17 @@ import { tokens } from '@/core/food/tokens';
 import type { ReadRecipe } from '@/core/read/types';
 import type { StepClause } from '@/core/steps/schema';
 import { placeOf, type Place } from './deed';
-import { GATHERS, JOINS, LEAVES_HEAT, MIXES, saysBeside, saysEverything, saysMade } from './knowledge';
+import {
+  GATHERS,
+  JOINS,
+  LEAVES_HEAT,
+  MIXES,
+  OFF_HEAT,
+  saysBeside,
+  saysCurrent,
+  saysEverything,
+  saysMade,
+} from './knowledge';
 import type { Task } from './task';
 
 /** Something under way: what is in one pot, on one board, in one bowl. */
@@ -17,10 +27,32 @@ export interface Pot {
   hot: boolean;
   readonly lines: Set<number>;
   readonly sections: Set<string | null>;
+  /** Water put on to boil that nothing is in yet. */
+  water: boolean;
 }
 
 /** Verbs whose food is boiled in a pot of its own. */
 const BOILS = new Set(['boil', 'cook', 'steam', 'simmer', 'parboil']);
+/** Deeds that water was put on for. */
+const IN_WATER = new Set([...BOILS, 'blanch', 'poach', 'add', 'drop', 'tip', 'put', 'throw', 'pour', 'salt']);
+const PUTS_ON = new Set(['put', 'bring', 'boil', 'heat', 'fill', 'get', 'set', 'start']);
+const WATER_ON = /\b(?:water|kettle)\b/i;
+const TO_BOIL = /\b(?:boil\w*|simmer|on)\b/i;
+
+/** "Put a big pan of water on to boil": nothing is in it yet. */
+export const isWaterOn = (c: StepClause, text: string): boolean =>
+  c.minutes === null &&
+  PUTS_ON.has(c.action ?? '') &&
+  c.foods.every((f) => f.lines.length === 0) &&
+  WATER_ON.test(text) &&
+  TO_BOIL.test(text);
+
+/** "Mash the millet with it": what was made last comes to it. */
+const WITH_IT = /\b(?:with|into|to|through|over)\s+(?:it|them|this)\b/i;
+const STIRS_IN =
+  /^[\s,]*(?:and |then )*(?:stir|pour|add|tip|whisk|mix|fold|beat)\s+(?:(?:it|this|them|that) )?(?:all )?(?:in|into|through|to|back)\b/i;
+/** Words by which what a deed mixes goes to what is there. */
+const TO_WHAT_IS_THERE = /\b(?:into|through|it|them|this|that|everything|all|rest)\b|\bin\b(?! an? )/i;
 const STARCHY = new Set(['whole-grain', 'refined-grain', 'starch']);
 
 const SAYS_NOTHING = new Set(
@@ -34,6 +66,8 @@ const tellingWords = (text: string): string[] =>
 export class Pots {
   all: Pot[] = [];
   private current: Pot | null = null;
+  /** What was under way before the current one was begun. */
+  private before: Pot | null = null;
   /** Words of each section's name, without those that many share. */
   private readonly parts: readonly { readonly section: string; readonly words: ReadonlySet<string> }[];
 
@@ -61,7 +95,7 @@ export class Pots {
   linesOf(c: StepClause, at: Place): number[] {
     const named = c.foods.flatMap((f) => f.lines);
     const free = (l: number) => !this.all.some((p) => p.lines.has(l));
-    const all = saysEverything(at.text) !== null;
+    const all = saysEverything(at.text) !== null || saysCurrent(at.text) !== null;
     const words = new Set(tellingWords(at.text));
     const parts = this.parts.filter(({ words: own }) => [...own].some((w) => words.has(w)));
     const made = this.read.lines.flatMap((line, l) => {
@@ -89,9 +123,20 @@ export class Pots {
     const { current } = this;
     if (own.length > 0) {
       // "return the mushrooms to the pan": what was set aside comes to what is under way
-      const adds = joins && current !== null && !own.includes(current) && !at.opens && holding.length > 0;
-      return adds ? [...own, current] : own;
+      const beside = saysBeside(at.sentence) !== null;
+      const adds =
+        !beside && joins && current !== null && !own.includes(current) && !at.opens && holding.length > 0;
+      const withIt =
+        current !== null &&
+        !own.includes(current) &&
+        (WITH_IT.test(at.text) || saysCurrent(at.text) !== null);
+      return adds || withIt ? [...own, current] : own;
     }
+    // "slake the cornflour with water, stir in": it goes to what was there before
+    if (current && this.before && lines.length === 0 && !at.opens && STIRS_IN.test(at.text))
+      return [this.before, current];
+    const water = this.all.find((p) => p.water);
+    if (water && lines.length > 0 && IN_WATER.has(action)) return [water];
     if (!current) return [];
     if (lines.length === 0) return [current];
     return this.beginsAnew(c, lines, at, current) ? [] : [current];
@@ -100,12 +145,20 @@ export class Pots {
   /** True where what nobody touched yet is begun beside what is under way, not put into it. */
   private beginsAnew(c: StepClause, lines: readonly number[], at: Place, current: Pot): boolean {
     if (saysBeside(at.sentence) !== null) return true;
-    if (!at.opens || c.action === null) return false;
     const place = placeOf(c);
+    // "squash and tomatoes into the slow cooker"
+    if (at.opens && c.action === null && place !== 'bowl' && place !== current.place) return true;
+    if (!at.opens || c.action === null) return false;
     if (JOINS.has(c.action) && !MIXES.has(c.action)) return false;
     const known = current.sections.size > 0 && this.parts.length > 0;
     if (known && lines.every((l) => !current.sections.has(this.sectionOf(l)))) return true;
-    if (MIXES.has(c.action) && place !== 'blender') return false;
+    // "mix the flaxseed with 6 tbsp water" is a thing of its own, "mix with the onion" is not
+    if (MIXES.has(c.action) && place !== 'blender') {
+      const first = Math.min(...c.foods.map((f) => f.span[0]));
+      const [head, tail] = [at.text.slice(0, first - at.start), at.text.slice(first - at.start)];
+      const own = lines.every((l) => !this.all.some((p) => p.lines.has(l)));
+      return own && !/\b(?:with|in)\b/i.test(head) && !TO_WHAT_IS_THERE.test(tail) && place === 'bowl';
+    }
     const foods = lines.flatMap((l) => this.read.lines[l]?.foods[0]?.food ?? []);
     if (BOILS.has(c.action) && foods.length > 0 && foods.every((f) => STARCHY.has(f.kind))) return true;
     return place !== current.place && !(current.place === 'bowl' && place === 'burner');
@@ -126,7 +179,9 @@ export class Pots {
       hot: false,
       lines: new Set(),
       sections: new Set(),
+      water: false,
     };
+    into.water = false;
     for (const p of pots.slice(1)) {
       p.lines.forEach((l) => into.lines.add(l));
       p.sections.forEach((s) => into.sections.add(s));
@@ -138,10 +193,25 @@ export class Pots {
     into.last = task.id;
     into.holds = holds;
     if (place !== 'bowl') into.place = place;
-    const off = LEAVES_HEAT.has(task.action) || GATHERS.has(task.action);
+    const off = LEAVES_HEAT.has(task.action) || GATHERS.has(task.action) || OFF_HEAT.has(task.action);
     into.hot = place === 'burner' || (into.hot && !off);
     if (place === 'oven' || place === 'blender') into.hot = false;
     this.all = [...this.all.filter((p) => !pots.includes(p)), into];
+    if (this.current !== into)
+      this.before = this.current && this.all.includes(this.current) ? this.current : null;
     this.current = into;
+  }
+
+  /** Puts water on, beside what is under way. */
+  putWaterOn(task: Task): void {
+    this.all.push({
+      last: task.id,
+      holds: task.holds,
+      place: 'burner',
+      hot: true,
+      lines: new Set(),
+      sections: new Set(),
+      water: true,
+    });
   }
 }

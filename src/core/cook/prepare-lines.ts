@@ -1,5 +1,6 @@
 import { exact, range, scale, type Range } from '@/core/range/range';
 import type { ReadLine } from '@/core/read/types';
+import { minutesIn } from '@/core/step/facts';
 import { LINE_TASKS, saysBought } from './knowledge';
 import type { Task } from './task';
 
@@ -9,6 +10,14 @@ function minutesOf(rule: (typeof LINE_TASKS)[number]['rule'], grams: number): Ra
   const own = scale(range(...(rule.per100g ?? [0, 0, 0])), grams / 100);
   const [low, best, high] = rule.least ?? [0, 0, 0];
   return range(Math.max(low, own.low), Math.max(best, own.best), Math.max(high, own.high));
+}
+
+/** One thing that a line asks for. */
+interface Asked {
+  readonly rule: (typeof LINE_TASKS)[number]['rule'];
+  readonly minutes: Range;
+  /** The line says how long itself. */
+  readonly said: boolean;
 }
 
 const DONE_WORDS = new Set(LINE_TASKS.flatMap(({ rule }) => rule.words.flatMap((w) => w.split(' '))));
@@ -22,6 +31,26 @@ function nameOf(text: string): string {
     .split(' ')
     .filter((w) => !NO_NAME.has(w) && (!DONE_WORDS.has(w) || SMALL.has(w)));
   return words.join(' ') || text;
+}
+
+/** Where one thing that a line asks for ends. */
+const ASKS = /[,;()]|\band then\b|\bthen\b/;
+const ONLY_A_TIME =
+  /^\s*(?:for |at least |about )*[\d½¼¾an][^a-z]*\s*(?:an? )?(?:minutes?|mins?|hours?|hrs?)\b/;
+const CONDITION = /^\s+(?:if|unless|when)\b/;
+
+/** Minutes that a line says beside what it asks for: "soaked for 2 hours", "pressed, 30 minutes". */
+function saidIn(text: string, phrase: string): Range | null {
+  const parts = text.split(ASKS);
+  const at = parts.findIndex((p) => p.includes(phrase));
+  const own = parts[at] ?? '';
+  const next = parts[at + 1] ?? '';
+  const said = own.slice(Math.max(0, own.indexOf(phrase)));
+  return /\d|\bhours?\b|\bhalf\b/.test(said) && minutesIn(said)
+    ? minutesIn(said)
+    : ONLY_A_TIME.test(next)
+      ? minutesIn(next)
+      : null;
 }
 
 const HANDS_BY_CUTTING = new Set(['fine', 'chop', 'grate', 'crush', 'peel', 'juice']);
@@ -41,7 +70,7 @@ export function preparing(read: ReadLine, line: number, done: ReadonlySet<string
   const text = read.line.text.toLowerCase();
   const grams = (read.foods[0]?.grams?.best ?? 0) * times;
   const bought = saysBought(text) !== null;
-  const found: { readonly rule: (typeof LINE_TASKS)[number]['rule']; readonly minutes: Range }[] = [];
+  const found: Asked[] = [];
   const seen = new Set<string>();
   for (const { rule, in: says } of LINE_TASKS) {
     if (rule.kinds && !rule.kinds.includes(food.kind)) continue;
@@ -51,30 +80,36 @@ export function preparing(read: ReadLine, line: number, done: ReadonlySet<string
       .toLowerCase()
       .split(' ')
       .filter((w) => w !== 'and' && w !== 'finely');
-    if (ways.some((w) => seen.has(w) || done.has(w)) || says(text) === null) continue;
+    const phrase = says(text);
+    if (phrase === null || ways.some((w) => seen.has(w) || done.has(w))) continue;
+    // "thawed if frozen": not where it is not
+    if (CONDITION.test(text.slice(text.indexOf(phrase) + phrase.length))) continue;
+    const said = rule.attention === 'hands' ? null : saidIn(text, phrase);
+    if (rule['only-said'] && !said) continue;
     ways.forEach((w) => seen.add(w));
-    found.push({ rule, minutes: minutesOf(rule, grams) });
+    found.push({ rule, minutes: said ?? minutesOf(rule, grams), said: said !== null });
   }
   const name = nameOf(read.foods[0]?.text ?? food.name.toLowerCase());
   const hands = found.filter((f) => f.rule.attention === 'hands');
   const waits = found.filter((f) => f.rule.attention !== 'hands');
-  const out: Task[] = waits.map(({ rule, minutes }, i) => ({
+  const waiting = ({ rule, minutes, said }: Asked, i: number, after: readonly Task[]): Task => ({
     id: `l${line}.w${i}`,
     step: null,
     line,
-    text: `${rule.say} the ${name}`,
+    text: [`${rule.say} the ${name}`, rule.then].filter(Boolean).join(' '),
     action: rule.say.toLowerCase(),
     minutes,
-    said: false,
+    said,
     attention: rule.attention,
     uses: rule.uses,
     celsius: null,
-    after: [],
+    after: after.map((t) => ({ id: t.id, least: 0, most: null })),
     optional: read.optional,
     holds: null,
     lines: [line],
     mentions: namedAt(line, `${rule.say} the `, name),
-  }));
+  });
+  const out = waits.flatMap((w, i) => (w.rule['only-said'] ? [] : [waiting(w, i, [])]));
   if (hands.length > 0) {
     const minutes = hands.reduce<Range>(
       (sum, { minutes: m }) => range(sum.low + m.low, sum.best + m.best, sum.high + m.high),
@@ -100,6 +135,10 @@ export function preparing(read: ReadLine, line: number, done: ReadonlySet<string
       mentions: namedAt(line, `${joined(verbs)} the `, name),
     });
   }
+  // "shredded, left to stand 40 minutes": after the knife
+  waits.forEach((w, i) => {
+    if (w.rule['only-said']) out.push(waiting(w, i, out.slice(-1)));
+  });
   return out;
 }
 

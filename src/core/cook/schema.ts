@@ -17,6 +17,10 @@ export const TaskFile = z
         .object({
           id: z.string(),
           say: z.string(),
+          /** Words behind the food: "leave the kale to stand". */
+          then: z.string().optional(),
+          /** Only where the line says for how long; it comes after the knife. */
+          'only-said': z.boolean().optional(),
           words: names.min(1),
           kinds: z.array(z.string()).optional(),
           minutes: three.optional(),
@@ -35,6 +39,8 @@ export const TaskFile = z
     'in-passing': names,
     keeping: names,
     silent: names,
+    works: names,
+    stays: names,
     leaves: names,
     holds: z.record(z.string(), z.number().positive()),
     'at-once': waits,
@@ -42,10 +48,12 @@ export const TaskFile = z
     batter: waits,
     beside: names,
     everything: names,
+    current: names,
     made: names,
     ahead: z.object({ minutes: z.number().positive(), start: z.string().regex(/^\d\d:\d\d$/) }).strict(),
     pressure: z.object({ up: three }).strict(),
     preheat: three,
+    water: three,
     unscaled: z.array(
       z
         .object({

@@ -9,14 +9,17 @@ import {
   IN_PASSING,
   isDeed,
   minutesOf,
+  piecesIn,
   placeOf,
   tidy,
   type Place,
 } from './deed';
-import { GATHERS, isDarkLeaf, JOINS, LEAVES_HEAT, TASKS } from './knowledge';
-import { Pots, type Pot } from './pots';
+import { GATHERS, isDarkLeaf, JOINS, LEAVES_HEAT, STAYS, TASKS } from './knowledge';
+import { isWaterOn, Pots, type Pot } from './pots';
 import { preparing } from './prepare-lines';
 import type { After, Task } from './task';
+
+const MORE_OF_IT = /\b(?:another|more|further|longer)\b/i;
 
 /** Builds the tasks of one dish, clause by clause. */
 class Builder {
@@ -24,6 +27,8 @@ class Builder {
   private readonly pots: Pots;
   private readonly preparations = new Map<number, readonly Task[]>();
   private preheated = false;
+  /** How many pieces the dish is made into, as told so far. */
+  private pieces: number | null;
   /** Foods that each step names. */
   private readonly foods = new Map<number, StepClause['foods']>();
   /** Where in its step each task's words begin. */
@@ -31,9 +36,10 @@ class Builder {
 
   constructor(
     private readonly read: ReadRecipe,
-    times: number,
+    private readonly times: number,
     done: ReadonlyMap<number, ReadonlySet<string>>,
   ) {
+    this.pieces = piecesIn(read.recipe.source.slice(0, read.recipe.lines[0]?.start ?? 0));
     this.pots = new Pots(read, new Set(done.keys()));
     read.lines.forEach((line, i) => {
       const own = preparing(line, i, done.get(i) ?? new Set(), times);
@@ -51,15 +57,20 @@ class Builder {
       this.preheat(id, at, c.celsius?.best ?? null);
       return;
     }
+    if (isWaterOn(c, at.whole)) {
+      this.waterOn(id, at);
+      return;
+    }
     if (!isDeed(c, at.text, at.opens)) return;
     this.foods.set(at.step, [...(this.foods.get(at.step) ?? []), ...c.foods]);
     if (this.lasts(c, at)) return;
-    const timed = minutesOf(c);
+    this.pieces = piecesIn(at.whole) ?? this.pieces;
+    const timed = minutesOf(c, at.whole, this.pieces === null ? null : this.pieces * this.times);
     if (!timed) return;
     const action = c.action ?? 'add';
     const lines = this.pots.linesOf(c, at);
     const pots = this.pots.potsFor(c, lines, at);
-    const place = this.placeIn(c, pots);
+    const place = this.placeIn(c, pots, at);
     const attention = attentionOf(c, timed.minutes.best, timed.said, place);
     const fresh = lines.filter((l) => !this.pots.all.some((p) => p.lines.has(l)));
     const after: After[] = [];
@@ -168,17 +179,43 @@ class Builder {
   }
 
   /** Where a deed happens: where it says, else where the pot it acts on stands. */
-  private placeIn(c: StepClause, pots: readonly Pot[]): string {
+  private placeIn(c: StepClause, pots: readonly Pot[], { text }: Place): string {
     const own = placeOf(c);
-    // "oven 190. Pita on a tray, 10 minutes": the tray is in it
-    if (own === 'bowl' && this.preheated && c.tools.includes('tin') && (c.minutes?.best ?? 0) >= 4)
-      return 'oven';
-    if (own !== 'bowl') return own;
     const action = c.action ?? 'add';
+    // "oven 190. Pita on a tray, 10 minutes": the tray is in it; what cools on a rack is not
+    const onTray = own === 'bowl' && c.tools.includes('tin') && (c.minutes?.best ?? 0) >= 4;
+    if (onTray && this.preheated && (c.action === null || JOINS.has(action))) return 'oven';
+    if (own !== 'bowl') return own;
+    const [only] = pots;
+    // "give them another 5 minutes": where they are
+    if (only && pots.length === 1 && STAYS.has(action) && MORE_OF_IT.test(text)) return only.place;
     const hot = pots.find((p) => p.hot);
     const stays = JOINS.has(action) && !LEAVES_HEAT.has(action) && !GATHERS.has(action);
     if (hot && pots.length === 1 && stays) return hot.place;
     return own;
+  }
+
+  private waterOn(id: string, at: Place): void {
+    const task: Task = {
+      id,
+      step: at.step,
+      line: null,
+      text: tidy(at.whole),
+      action: 'boil',
+      minutes: range(...TASKS.water),
+      said: false,
+      attention: 'none',
+      uses: ['burner'],
+      celsius: null,
+      after: [],
+      optional: false,
+      holds: TASKS.holds.boil ?? null,
+      lines: [],
+      mentions: [],
+    };
+    this.tasks.push(task);
+    this.from.set(id, at.start);
+    this.pots.putWaterOn(task);
   }
 
   private preheat(id: string, at: Place, celsius: number | null): void {
@@ -278,15 +315,27 @@ export function tasksOf(read: ReadRecipe, settings: ReadSettings, times = 1): Ta
   steps.forEach((step, s) => {
     let end = 0;
     let sentence = '';
-    step.clauses.forEach((c, k) => {
+    let began = false;
+    let named: StepClause['foods'] = [];
+    step.clauses.forEach((told, k) => {
+      const c = named.length > 0 ? { ...told, foods: [...named, ...told.foods] } : told;
       const between = step.text.slice(end, c.span[0]);
-      const opens = k === 0 || /[.!?;\n]/.test(between) || /[.!?;]\s*$/.test(step.text.slice(0, c.span[0]));
-      sentence = opens ? '' : sentence + between;
+      const opens = k === 0 || /[.!?;:\n]/.test(between) || /[.!?;:]\s*$/.test(step.text.slice(0, c.span[0]));
       const text = step.text.slice(...c.span);
-      sentence += text;
+      // "meanwhile toast the seeds, add the onion": only what comes first is begun beside the rest
+      const before = opens || began ? between : sentence + between;
+      sentence = before + text;
+      began = isDeed(c, text, opens);
       const next = step.clauses.slice(k + 1).find((n) => isDeed(n, step.text.slice(...n.span), false));
       const until = next?.span[0] ?? step.text.length;
       const whole = step.text.slice(c.span[0], until);
+      // "cook the quinoa: simmer 15 minutes": the words before the colon name what follows does
+      if (next && c.minutes === null && c.polarity === 'do' && /^\s*:/.test(step.text.slice(c.span[1]))) {
+        named = c.foods;
+        end = c.span[1];
+        return;
+      }
+      named = [];
       builder.clause(c, `s${s}.${k}`, { step: s, text, sentence, opens, start: c.span[0], until, whole });
       end = c.span[1];
     });

@@ -135,6 +135,8 @@ function deedAt(
   named: readonly (Named | null)[],
 ): VerbHit | null {
   const token = tokens[i] as Token;
+  // "dry-fry": one deed, the second word's
+  if (tokens[i + 1]?.glued && i + 1 < to && verbOf(tokens[i + 1]?.word ?? '')) return null;
   const hit = gluedVerb(tokens, i) ?? verbOf(token.word);
   if (!hit) return null;
   const held = named[i - from] ?? null;
@@ -261,7 +263,8 @@ function clausesOf(
   let current = from;
   const open = (at: number, verb: VerbHit | null, verbAt: number, opener: string | null) => {
     // what leads to the deed belongs to it: "and then gently", "do not"
-    let begin = at;
+    // the word before the hyphen of "dry-fry" is its own
+    let begin = verb && tokens[at]?.glued && at - 1 > current ? at - 1 : at;
     let joined = false;
     while (begin > current) {
       const w = tokens[begin - 1] as Token;
@@ -290,7 +293,14 @@ function clausesOf(
     const t = tokens[i] as Token;
     const own = starts.get(current);
     // "if it sticks, add oil": a comma ends the condition
-    if (t.word === ',' && own?.opener != null && own.opener !== 'but' && i > current + 1 && i + 1 < to) {
+    if (
+      t.word === ',' &&
+      own?.opener != null &&
+      // "then stir in the rest, the corn": the deed goes on
+      !(own.opener === 'but' || (own.opener === 'then' && own.verb)) &&
+      i > current + 1 &&
+      i + 1 < to
+    ) {
       current = i + 1;
       starts.set(current, { verb: null, verbAt: -1, opener: null });
       continue;

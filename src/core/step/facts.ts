@@ -43,6 +43,13 @@ export function celsiusIn(text: string): Range | null {
   return mark === undefined || mark === 0 ? null : exact(mark);
 }
 
+const OVEN_AT = /\b(?:oven|to|at|around|about)\s+(\d{3})(?!\s*(?:g|kg|ml|grams?)\b)\b/i;
+/** "Turn the oven down to 180": of an oven a plain number is its heat. */
+function ovenIn(text: string): Range | null {
+  const n = Number(OVEN_AT.exec(text)?.[1] ?? NaN);
+  return Number.isNaN(n) ? null : exact(toCelsius(n, n > HOTTEST_CELSIUS));
+}
+
 const UNIT_MINUTES: readonly (readonly [RegExp, number])[] = [
   [/^(?:minutes?|mins?|m)\b/, 1],
   [/^(?:hours?|hrs?|h)\b/, 60],
@@ -52,6 +59,32 @@ const UNIT_MINUTES: readonly (readonly [RegExp, number])[] = [
 /** A night in the fridge or a soak; common practice. */
 const OVERNIGHT = range(8 * 60, 10 * 60, 14 * 60);
 const MOST_READ = 600;
+
+interface Said {
+  readonly from: number;
+  readonly to: number;
+  readonly minutes: Range;
+}
+
+/** "45 mins to an hour": one time in two units. */
+function joinedRanges(said: readonly Said[], text: string): Said[] {
+  const out: Said[] = [];
+  for (const s of said) {
+    const before = out.at(-1);
+    const between = before ? text.slice(before.to, s.from) : '';
+    if (before && /^\s*(?:to|or|-)\s*$/.test(between) && s.minutes.low > before.minutes.high)
+      out[out.length - 1] = {
+        from: before.from,
+        to: s.to,
+        minutes: range(before.minutes.low, (before.minutes.best + s.minutes.best) / 2, s.minutes.high),
+      };
+    else out.push(s);
+  }
+  return out;
+}
+
+/** "2 hours ahead", "10 minutes later": when, not how long. */
+const AS_WHEN = /^\s*(?:ahead|earlier|beforehand|in advance|later)\b/;
 
 /** The time said in a text, in minutes: "20-25 min", "1 hour 20 minutes", "half an hour", "overnight"; times add up. */
 export function minutesIn(written: string): Range | null {
@@ -63,7 +96,7 @@ export function minutesIn(written: string): Range | null {
     .replace(/¼/g, ' 1/4')
     .replace(/¾/g, ' 3/4')
     .replace(/\s+/g, ' ');
-  const said: { from: number; to: number; minutes: Range }[] = [];
+  const said: Said[] = [];
   for (let at = 0; at < text.length; at += 1) {
     if (at > 0 && /[a-z0-9.,/]/.test(text[at - 1] ?? '')) continue;
     // "stirring every 10 minutes" is how often
@@ -84,6 +117,10 @@ export function minutesIn(written: string): Range | null {
     const end = q.end + gap + word.length;
     const half = /^ and (?:a )?(half|quarter)\b/.exec(text.slice(end));
     const extra = half ? (half[1] === 'half' ? 0.5 : 0.25) : 0;
+    if (AS_WHEN.test(text.slice(end + (half?.[0].length ?? 0)))) {
+      at = end;
+      continue;
+    }
     said.push({
       from: at,
       to: end + (half?.[0].length ?? 0),
@@ -91,7 +128,7 @@ export function minutesIn(written: string): Range | null {
     });
     at = end;
   }
-  const [first, ...others] = said;
+  const [first, ...others] = joinedRanges(said, text);
   if (!first) return /\bovernight\b/.test(text) ? OVERNIGHT : null;
   // "1 hour 20 minutes" is one time; "10 minutes, stirring every 2 minutes" is the first
   let total = first.minutes;
@@ -103,6 +140,31 @@ export function minutesIn(written: string): Range | null {
     end = s.to;
   }
   return total;
+}
+
+/** "leave it alone for ten", "give them another 5", "rest 5": a number that ends what is done, of things that take time. */
+const BARE =
+  /(?:\b(?:for|another|about|a (?:further|good))\s+|^(?:and |then )*(?:rest|stand|simmer|bake|roast|steam|wait|leave|prove)\s+)(?:a |another )?(\d{1,2}|[a-z]+)(?:\s*(?:-|–|to)\s*(\d{1,2}|[a-z]+))?(?:\s+more|\s+or so)?[\s,;.]*$/i;
+/** Deeds whose bare number is minutes. */
+const LASTS = new Set(
+  'leave rest stand sit let give wait prove rise chill cool simmer boil bake roast steam grill toast'.split(
+    ' ',
+  ),
+);
+const FEWEST_BARE = 2;
+const MOST_BARE = 60;
+
+/** Minutes of a deed that takes time, said as a number alone. */
+export function bareMinutesIn(text: string, verb: string): Range | null {
+  if (!LASTS.has(verb)) return null;
+  const m = BARE.exec(text);
+  if (!m) return null;
+  const numbers = [m[1], m[2] ?? m[1]].map((w) => {
+    const q = readQuantity((w ?? '').toLowerCase(), 0);
+    return q && q.end === w?.length ? q.best : NaN;
+  });
+  const [low = NaN, high = NaN] = numbers;
+  return low >= FEWEST_BARE && high <= MOST_BARE && high >= low ? range(low, (low + high) / 2, high) : null;
 }
 
 const HIGH = /\b(?:high|hot|fierce|hard|rapid(?:ly)?|brisk(?:ly)?|vigorous(?:ly)?|rolling|full)\b/;
@@ -130,9 +192,9 @@ export function factsOf(s: Sentence, c: ClauseSpan, text: string): Facts {
     .flatMap((n) => (n?.kind === 'tool' && n.from >= c.from ? [n.id] : []));
   return {
     tools: [...new Set([...named, ...(verb?.tools ?? [])])],
-    celsius: celsiusIn(text),
+    celsius: celsiusIn(text) ?? (named.includes('oven') ? ovenIn(text) : null),
     heat: heatIn(text) ?? verb?.heat ?? null,
-    minutes: minutesIn(text),
+    minutes: minutesIn(text) ?? (verb ? bareMinutesIn(text, verb.id) : null),
     attention: verb?.attention ?? 'hands',
   };
 }

@@ -13,9 +13,11 @@ import { refersTo } from '@/core/read/refer';
 import type { ReadRecipe, ReadSettings } from '@/core/read/types';
 import { parseRecipe } from '@/core/recipe/parse';
 import type { ClauseSpan, Sentence } from '@/core/step/clauses';
-import { factsOf } from '@/core/step/facts';
+import { factsOf, minutesIn } from '@/core/step/facts';
+import { PREPOSITIONS, verbOf } from '@/core/step/lexicon';
 import { isRemark } from '@/core/step/others';
 import { isOptional, verbNegated, type Polarity } from '@/core/step/polarity';
+import type { Verb } from '@/core/step/schema';
 import type { StepClause, StepFood, Steps } from './schema';
 
 /** Deeds over heat whose medium is what the words say. */
@@ -36,6 +38,12 @@ const PARTS: Readonly<Record<string, number>> = {
   'three quarters': 3 / 4,
   '¾': 3 / 4,
 };
+const BEFORE_WHAT = /^\s*before\b/i;
+/** A time, and then another deed. */
+const TIME_FIRST =
+  /^[\s,;–—-]*(?:about |around |roughly |say |for |some )*(?:\d[\d./½¼¾ -]*|an? |half an |one |two |three |ten )(?:to \d+ )?\s*(?:minutes?|mins?|hours?|hrs?|h)\b(?: or so)?,?\s*(?=(?:and|then)\b)/i;
+/** Deeds that let another one happen. */
+const LETS = new Set(['let', 'leave', 'allow']);
 /** Words of "and crisp", "or just tender". */
 const MOST_STATE = 4;
 /** Characters before a food's name in which its share is said. */
@@ -138,7 +146,36 @@ const lastDeed = (clauses: readonly StepClause[]): number => {
   return at >= 0 ? at : clauses.findLastIndex((c) => c.action !== null);
 };
 
-function clausesOf(scan: Scan, source: Source, s: Sentence, used: Map<number, number>): StepClause[] {
+/** Whether the clause before ends in its deed: "and let | it wilt". */
+const endsInDeed = (s: Sentence, c: ClauseSpan): boolean =>
+  s.clauses.some((b) => b.to === c.from && b.verbAt === b.to - 1);
+
+/** Whether a sentence goes on from the one before: "first rise: 1 hour", "stir in the kale; three minutes is plenty". */
+const goesOn = (s: Sentence, text: string): boolean =>
+  s.label.length > 0 || /;\s*$/.test(text.slice(0, s.tokens[s.from]?.start ?? 0));
+
+/** "Let them cool": cooling. */
+function whatIsLet(s: Sentence, c: ClauseSpan): Verb | undefined {
+  if (!c.verb || !LETS.has(c.verb.verb.id)) return undefined;
+  for (let i = c.verbAt + 1; i < Math.min(c.to, c.verbAt + MOST_BETWEEN); i += 1) {
+    const { kind, word } = s.tokens[i] ?? { kind: 'mark', word: '' };
+    if (kind !== 'word' || PREPOSITIONS.has(word)) return undefined;
+    const hit = verbOf(word);
+    if (hit?.form === 'base' && i > c.verbAt + 1 && !s.named[i - s.from]) return hit.verb;
+  }
+  return undefined;
+}
+/** Words from "let" to what is let. */
+const MOST_BETWEEN = 5;
+
+/** @param told clauses of the sentences before it in its step; the last one's time may stand behind a colon */
+function clausesOf(
+  scan: Scan,
+  source: Source,
+  s: Sentence,
+  used: Map<number, number>,
+  told: StepClause[],
+): StepClause[] {
   const out: StepClause[] = [];
   let waiting = -1;
   for (const c of s.clauses) {
@@ -169,7 +206,7 @@ function clausesOf(scan: Scan, source: Source, s: Sentence, used: Map<number, nu
       return m ? [{ m, polarity: polarity === 'do' ? m.polarity : polarity }] : [];
     });
     const facts = factsOf(s, c, text);
-    const verb = c.verb?.verb;
+    const verb = whatIsLet(s, c) ?? c.verb?.verb;
     const clause = (of: Polarity, at: [number, number], some: typeof foods): StepClause => ({
       span: at,
       action: verb?.id ?? null,
@@ -189,10 +226,43 @@ function clausesOf(scan: Scan, source: Source, s: Sentence, used: Map<number, nu
       verb ?? facts.celsius ?? facts.minutes ?? facts.heat ?? (facts.tools.length > 0 || foods.length > 0);
     // "if you like", a comma: no deed of its own
     if (!says) continue;
-    // "until golden, 10 minutes": the time of the deed before it
-    const before = out.at(-1);
+    // "half an hour before eating cook the quinoa": when, not how long
+    if (!verb && foods.length === 0 && facts.minutes && BEFORE_WHAT.test(source.text.slice(span[1])))
+      continue;
+    // "until golden, 10 minutes", "first rise: 1 hour somewhere warm": the time of the deed before it
+    const before = out.at(-1) ?? (goesOn(s, source.text) ? told.at(-1) : undefined);
+    const lasts = (minutes: Range) => {
+      if (!before) return;
+      if (out.length > 0) out[out.length - 1] = { ...before, minutes };
+      else told[told.length - 1] = { ...before, minutes, span: [before.span[0], span[1]] };
+    };
     if (!verb && facts.minutes && foods.length === 0 && before?.action && !before.minutes) {
-      out[out.length - 1] = { ...before, minutes: facts.minutes };
+      lasts(facts.minutes);
+      continue;
+    }
+    // "let them cool, about 20 min, and rub the skins off": the time stands before its own comma
+    const ahead = before?.action && !before.minutes ? TIME_FIRST.exec(text)?.[0] : undefined;
+    const time = ahead === undefined ? null : minutesIn(ahead);
+    if (ahead !== undefined && time) {
+      lasts(time);
+      const from = span[0] + ahead.length;
+      out.push({
+        ...clause(polarity, [from, span[1]], own),
+        ...factsOf(s, c, source.text.slice(from, span[1])),
+        medium,
+      });
+      continue;
+    }
+    // "let it wilt for 2 minutes": what is let is done
+    const lets = out.at(-1);
+    if (verb && lets?.action && LETS.has(lets.action) && !lets.minutes && endsInDeed(s, c)) {
+      out[out.length - 1] = {
+        ...clause(polarity, [lets.span[0], span[1]], own),
+        ...facts,
+        foods: [...lets.foods, ...own.map(({ m }) => foodOf(scan, source, s, m, used))],
+        medium,
+        tools: [...new Set([...lets.tools, ...facts.tools])],
+      };
       continue;
     }
     out.push({ ...clause(polarity, span, own), ...facts, medium });
@@ -210,7 +280,10 @@ export function stepsOf(read: ReadRecipe, settings: ReadSettings): Steps['recipe
   const used = new Map<number, number>();
   const steps = read.recipe.steps.map(({ text }) => ({ text, clauses: [] as StepClause[] }));
   for (const { source, sentence } of scan.sentences)
-    if (source.step !== null) steps[source.step]?.clauses.push(...clausesOf(scan, source, sentence, used));
+    if (source.step !== null) {
+      const told = steps[source.step]?.clauses ?? [];
+      told.push(...clausesOf(scan, source, sentence, used, told));
+    }
   return steps;
 }
 
