@@ -306,3 +306,68 @@ describe('methods as cooks tell them', () => {
     expect(find(c, /^Cool/).uses).toEqual([]);
   });
 });
+
+describe('pots told apart', () => {
+  test('parts by their labels, each with its own onion; what nobody names is ready when its part begins', () => {
+    const c = cook(
+      [
+        dishOf(
+          'Two-pot platter\nServes 4\n\nMisir\n250 g red lentils\n2 red onions, very finely chopped\n2 tbsp tomato paste\n700 ml water\n\nGomen\n400 g collard greens, shredded\n1 onion, sliced\n\nMethod\nMisir: cook the onions dry in a heavy pot 10 mins. Add paste, 2 mins. Lentils and water, bring to the boil, then turn down and leave to blip for 25 mins.\nGomen: shred the collards and let them rest for 40 minutes. Soften the onion in 100 ml water 5 mins, add greens, lid on, 20 mins.\nSpoon everything onto plates.',
+        ),
+      ],
+      SUPPER,
+    );
+    const first = find(c, /^Cook the onions/);
+    expect(at(find(c, /chop the red onions/i), 'end')).toBeLessThanOrEqual(at(first, 'start'));
+    // shredded once, though line and method both say so
+    expect(c.tasks.filter((t) => /collard/i.test(t.text))).toHaveLength(1);
+    expect(find(c, /blip/)).toMatchObject({ uses: ['burner'], minutes: { best: 25 } });
+    expect(find(c, /^Add greens/)).toMatchObject({ uses: ['burner'], attention: 'eye' });
+    expect(c.minutes).toBeLessThanOrEqual(80);
+  });
+  test('rice that boils is not what the onions are sweated in; a small pan is another pan', () => {
+    const c = planOf(
+      '225 g brown rice\n1 onion\n40 g pumpkin seeds',
+      'Put the rice on first, 30 mins simmering.\nSweat the onion for 10 minutes.\nIn a small skillet toast the seeds for 4 minutes.\nServe.',
+    );
+    expect(c.minutes).toBeLessThanOrEqual(33);
+  });
+  test('a paste that is a food is not the paste that was made', () => {
+    const c = planOf(
+      '225 g brown rice\n2 tbsp tomato paste\n1 onion',
+      'Simmer the rice for 30 minutes.\nMeanwhile soften the onion for 10 minutes and add the tomato paste.\nServe.',
+    );
+    expect(c.minutes).toBeLessThanOrEqual(33);
+  });
+  test('one wait after another: soaked, ground, fermented, each over before the next', () => {
+    const c = planOf(
+      '200 g urad dal\n400 g brown rice',
+      'Soak the dal and the rice for 6 hours.\nGrind them with 500 ml water.\nCover and ferment overnight.\nCook in a hot dry pan 3 minutes.',
+    );
+    expect(wrongIn(c, SUPPER)).toEqual([]);
+    const [soak, grind, ferment] = [find(c, /^Soak/), find(c, /^Grind/), find(c, /ferment/)];
+    expect(at(soak, 'end')).toBeLessThanOrEqual(at(grind, 'start'));
+    expect(at(grind, 'end')).toBeLessThanOrEqual(at(ferment, 'start'));
+  });
+  test('under pressure: up, the programme, and what it takes to come down; another way is not done too', () => {
+    const c = planOf(
+      '200 g dried chickpeas',
+      'Cook the chickpeas in the pressure cooker, 35 min, natural release 15 min. (Or simmer 2 hours in an ordinary pan.)',
+    );
+    expect(c.tasks.map((t) => t.minutes.best)).toEqual([60]);
+  });
+});
+
+test.each([
+  ['One-pot barley', 'One-pot barley'],
+  ['Three bean stew', 'Three bean stew'],
+  ['20-minute noodles, serves 2', '20-minute noodles'],
+  ['2-inch piece ginger', 'Untitled recipe'],
+  ['One pot soya yoghurt', 'Untitled recipe'],
+  ['4-oz block tempeh', 'Untitled recipe'],
+])('a title that begins with a number: %s', (row, title) => {
+  expect(
+    dishOf(`${row}\n150 g brown rice\n1 leek, sliced\n\nSweat the leek for ten minutes, then add the rice.`)
+      .read.recipe.title,
+  ).toBe(title);
+});

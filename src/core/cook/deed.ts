@@ -28,6 +28,8 @@ const MOST_MINUTES = 2 * 24 * 60;
 export interface Place {
   readonly step: number;
   readonly text: string;
+  /** The part of the dish that its step speaks of, by a label before it. */
+  readonly part: string | null;
   /** The words of the sentence it stands in, up to it. */
   readonly sentence: string;
   readonly opens: boolean;
@@ -38,10 +40,22 @@ export interface Place {
   readonly whole: string;
 }
 
+const LAYS = new Set(['spread', 'arrange', 'lay', 'place', 'put', 'line', 'divide', 'tip']);
+const ON_A_PAN = /\b(?:on|onto|over|out on) (?:an?|the|your) (?:\w+ )?pan\b/i;
+/** "Put the rice on, 30 minutes simmering". */
+const BUBBLES =
+  /\b(?:simmering|boiling|bubbling|put (?:the )?[\w ]{2,24} on (?:first|to)|on the (?:hob|stove|heat))\b/i;
+/** Food comes off the fire. */
+export const OFF =
+  /\boff the (?:heat|hob|stove)\b|\b(?:turn|switch) (?:it |the heat |the hob )?off\b|\bremove (?:\w+ ){0,3}from (?:the )?heat\b/i;
+
 /** Where a clause puts its food: an appliance, a burner, or neither. */
-export function placeOf(c: StepClause): string {
+export function placeOf(c: StepClause, text = ''): string {
   const tool = APPLIANCES.find((a) => c.tools.includes(a));
   if (tool) return tool;
+  // "spread on the pan": a tray's
+  if (c.tools.includes('pan') && LAYS.has(c.action ?? '') && ON_A_PAN.test(text)) return 'bowl';
+  if (c.minutes !== null && BUBBLES.test(text)) return 'burner';
   if (c.tools.some((t) => ON_BURNER.has(t)) || (c.heat !== null && c.action !== null)) return 'burner';
   return c.tools.includes('board') ? 'board' : 'bowl';
 }
@@ -53,6 +67,11 @@ const sidesIn = (text: string): number => (A_SIDE.test(text) ? 2 : 1);
 const OTHER_SIDE =
   /\bfirst side\b[^.;]{0,20}?\b(\d+|an?|one|two|three|four|five)\b[^.;]{0,20}\b(?:other|second)\b/i;
 
+const UNDER_PRESSURE = new Set(['pressurecook', 'cook', 'boil', 'steam', 'simmer', 'braise']);
+/** "35 minutes, natural release 15 minutes". */
+const RELEASES =
+  /\bnatural(?:ly)?(?: pressure)? release[^.;]{0,16}?(\d{1,2})\s*min|(\d{1,2})[ -]*min\w*[^.;,\d]{0,16}\bnatural/i;
+const ONE_BY_ONE = /\bone (?:after (?:another|the other)|by one)\b/i;
 const AT_A_TIME =
   /\b(?:batches of|(?:in )?lots of)\s+(?:about )?([a-z]+|\d+)\b|\b([a-z]+|\d+)\s+(?:(?:will |should |can |of them )*(?:fit|go|fits|goes)\b[^.;,]{0,20}\s)?at (?:a time|once)\b/i;
 const BATCHES = /\bin\s+(?:about )?(?:([a-z]+|\d+)\s+)?batches\b/i;
@@ -67,7 +86,7 @@ const numberIn = (word: string | undefined): number | null => {
 /** How often a deed is done over: "two at a time" of so many pieces, "in 3 batches". */
 function batchesIn(text: string, pieces: number | null): number {
   const m = AT_A_TIME.exec(text);
-  const each = numberIn(m?.[1] ?? m?.[2]);
+  const each = ONE_BY_ONE.test(text) ? 1 : numberIn(m?.[1] ?? m?.[2]);
   if (each !== null && each >= 1)
     return pieces === null ? SOME_BATCHES : Math.min(MOST_BATCHES, Math.max(1, Math.ceil(pieces / each)));
   const said = BATCHES.exec(text);
@@ -94,7 +113,11 @@ export function minutesOf(
   const action = c.action ?? 'add';
   if (c.minutes && c.minutes.best > 0) {
     if (c.minutes.low > MOST_MINUTES) return null;
-    const [low, best, high] = action === 'pressurecook' ? TASKS.pressure.up : [0, 0, 0];
+    const underPressure = c.tools.includes('pressure cooker') && UNDER_PRESSURE.has(action);
+    const release = underPressure ? (RELEASES.exec(text)?.slice(1).find(Boolean) ?? '0') : '0';
+    const [low, best, high] = (underPressure ? TASKS.pressure.up : [0, 0, 0]).map(
+      (n) => n + Number(release),
+    ) as [number, number, number];
     const other = numberIn(OTHER_SIDE.exec(text)?.[1]) ?? 0;
     const both = range(c.minutes.low + other, c.minutes.best + other, c.minutes.high + other);
     const m = scale(both, sidesIn(text) * batchesIn(text, pieces));

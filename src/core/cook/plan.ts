@@ -204,33 +204,24 @@ export function plan(
   const first = table - solved.schedule.minutes;
   const evening = (minutesOfDay(TASKS.ahead.start) ?? 0) - 24 * 60;
   const before = all.filter((t) => early.has(t.id));
-  // long waits end before the day's own tasks begin, and start in the evening, or earlier where they need to
-  const longest = Math.max(0, ...before.map((t) => planned(t.task)));
-  const until = Math.max(evening, Math.min(evening, first - longest));
-  const ahead =
-    before.length > 0
-      ? attempt(
-          before.filter((t) => planned(t.task) < TASKS.ahead.minutes),
-          kitchen,
-          table,
-        )
-      : null;
+  // long waits end before the day's own tasks begin, and start in the evening, or earlier where they need to; a wait
+  // that another one follows ("soak 6 hours, grind, ferment overnight") is over by then
+  const leads = new Set(before.flatMap((t) => t.task.after.map((a) => idIn(t.dish, a.id))));
+  const isLast = (t: DishTask) => planned(t.task) >= TASKS.ahead.minutes && !leads.has(t.id);
+  const longest = Math.max(0, ...before.filter(isLast).map((t) => planned(t.task)));
+  const until = Math.min(evening, first - longest);
+  const earlier = before.filter((t) => !isLast(t));
+  const ahead = earlier.length > 0 ? attempt(earlier, kitchen, table) : null;
   const at = new Map<string, readonly [number, number]>();
   today.forEach((t, i) => {
     const start = table - (solved.schedule.before[i] ?? 0);
     at.set(t.id, [start, start + planned(t.task)]);
   });
-  before
-    .filter((t) => planned(t.task) < TASKS.ahead.minutes)
-    .forEach((t, i) => {
-      const start = until - (ahead?.schedule.before[i] ?? 0);
-      at.set(t.id, [start, start + planned(t.task)]);
-    });
-  for (const t of before)
-    if (planned(t.task) >= TASKS.ahead.minutes) {
-      const start = Math.min(until, first - planned(t.task));
-      at.set(t.id, [start, start + planned(t.task)]);
-    }
+  earlier.forEach((t, i) => {
+    const start = until - (ahead?.schedule.before[i] ?? 0);
+    at.set(t.id, [start, start + planned(t.task)]);
+  });
+  for (const t of before.filter(isLast)) at.set(t.id, [until, until + planned(t.task)]);
   const placed = all.map((t) => {
     const [start, end] = at.get(t.id) ?? [first, first];
     return { t, start, end };

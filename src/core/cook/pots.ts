@@ -1,4 +1,5 @@
 import { tokens } from '@/core/food/tokens';
+import type { Food } from '@/core/food/table';
 import type { ReadRecipe } from '@/core/read/types';
 import type { StepClause } from '@/core/steps/schema';
 import { placeOf, type Place } from './deed';
@@ -51,6 +52,9 @@ export const isWaterOn = (c: StepClause, text: string): boolean =>
 const WITH_IT = /\b(?:with|into|to|through|over)\s+(?:it|them|this)\b/i;
 const STIRS_IN =
   /^[\s,]*(?:and |then )*(?:stir|pour|add|tip|whisk|mix|fold|beat)\s+(?:(?:it|this|them|that) )?(?:all )?(?:in|into|through|to|back)\b/i;
+const IN_ITS_OWN =
+  /\bin an? (?:\w+[ -]){0,3}?(?:pan|pot|skillet|saucepan|frying pan|wok|bowl|jug|jar|casserole)\b/i;
+const IN_A_BOWL = /^[\s,]*in (?:an?|another|the|your) (?:\w+ ){0,2}(?:bowl|jug|cup|mug|jar|dish|basin)\b/i;
 /** Words by which what a deed mixes goes to what is there. */
 const TO_WHAT_IS_THERE = /\b(?:into|through|it|them|this|that|everything|all|rest)\b|\bin\b(?! an? )/i;
 const STARCHY = new Set(['whole-grain', 'refined-grain', 'starch']);
@@ -61,6 +65,15 @@ const SAYS_NOTHING = new Set(
 /** Words of a text that tell one part of a dish from another. */
 const tellingWords = (text: string): string[] =>
   tokens(text).filter((w) => w.length > 2 && !SAYS_NOTHING.has(w));
+
+/** A clause's words without the foods it names: the paste of "tomato paste" was not made here. */
+const withoutFoods = (c: StepClause, at: Place): string =>
+  c.foods
+    .filter((f) => f.lines.length > 0)
+    .reduce((text, { span: [from, to] }) => {
+      const [a, b] = [from - at.start, to - at.start];
+      return a < 0 || b > text.length ? text : `${text.slice(0, a)}${' '.repeat(b - a)}${text.slice(b)}`;
+    }, at.text);
 
 /** All that is under way in a dish, and which of it a clause speaks of. */
 export class Pots {
@@ -80,6 +93,16 @@ export class Pots {
     this.parts = sections.map((section) => ({ section, words: new Set(tellingWords(section)) }));
   }
 
+  /** The part of the dish that a label names: "Gomen: …". */
+  partOf(label: string): string | null {
+    const words = new Set(tellingWords(label));
+    return this.parts.find(({ words: own }) => [...own].some((w) => words.has(w)))?.section ?? null;
+  }
+
+  private foodsIn(lines: Iterable<number>): Food[] {
+    return [...lines].flatMap((l) => this.read.lines[l]?.foods[0]?.food ?? []);
+  }
+
   private sectionOf(line: number): string | null {
     return this.read.lines[line]?.line.section ?? null;
   }
@@ -93,9 +116,13 @@ export class Pots {
 
   /** Lines that a clause acts on: those it names, those of the part it names, and with "everything" all nobody named. */
   linesOf(c: StepClause, at: Place): number[] {
-    const named = c.foods.flatMap((f) => f.lines);
+    // "gomen: soften the onion": the one of that part, where both parts have one
+    const own = (l: number) => at.part !== null && this.sectionOf(l) === at.part;
+    const named = c.foods.flatMap((f) => (f.lines.some(own) ? f.lines.filter(own) : f.lines));
     const free = (l: number) => !this.all.some((p) => p.lines.has(l));
-    const all = saysEverything(at.text) !== null || saysCurrent(at.text) !== null;
+    // "stir the oats and chia together": those, not all
+    const every = named.length === 0 || /\b(?:everything|rest|remaining|remainder)\b/i.test(at.text);
+    const all = every && (saysEverything(at.text) !== null || saysCurrent(at.text) !== null);
     const words = new Set(tellingWords(at.text));
     const parts = this.parts.filter(({ words: own }) => [...own].some((w) => words.has(w)));
     const made = this.read.lines.flatMap((line, l) => {
@@ -109,11 +136,13 @@ export class Pots {
   /** What a clause acts on, of all that is under way; none where it begins something new. */
   potsFor(c: StepClause, lines: readonly number[], at: Place): readonly Pot[] {
     const action = c.action ?? '';
-    const holding = this.all.filter((p) => lines.some((l) => p.lines.has(l)));
+    // water is in every pot: it tells none from another
+    const telling = lines.filter((l) => this.foodsIn([l])[0]?.kind !== 'water');
+    const holding = this.all.filter((p) => telling.some((l) => p.lines.has(l)));
     const spoken = this.spokenOf(at.text);
     if (saysEverything(at.text) !== null || action === 'serve') return this.all;
     // "layer the aubergine and the sauce": which of them is the sauce is not asked, all that is made comes together
-    if (spoken.length === 0 && saysMade(at.text) !== null) return this.all;
+    if (spoken.length === 0 && saysMade(withoutFoods(c, at)) !== null) return this.all;
     if (GATHERS.has(action)) {
       if (holding.length === 0 && spoken.length === 0) return this.all;
       return [...new Set([...this.all.filter((p) => p === this.current), ...holding, ...spoken])];
@@ -148,6 +177,11 @@ export class Pots {
     const place = placeOf(c);
     // "squash and tomatoes into the slow cooker"
     if (at.opens && c.action === null && place !== 'bowl' && place !== current.place) return true;
+    const fresh = lines.every(
+      (l) => this.foodsIn([l])[0]?.kind === 'water' || !this.all.some((p) => p.lines.has(l)),
+    );
+    // "in a small skillet toast the seeds": not the pot of before
+    if (at.opens && fresh && IN_ITS_OWN.test(at.text)) return true;
     if (!at.opens || c.action === null) return false;
     if (JOINS.has(c.action) && !MIXES.has(c.action)) return false;
     const known = current.sections.size > 0 && this.parts.length > 0;
@@ -155,12 +189,16 @@ export class Pots {
     // "mix the flaxseed with 6 tbsp water" is a thing of its own, "mix with the onion" is not
     if (MIXES.has(c.action) && place !== 'blender') {
       const first = Math.min(...c.foods.map((f) => f.span[0]));
-      const [head, tail] = [at.text.slice(0, first - at.start), at.text.slice(first - at.start)];
-      const own = lines.every((l) => !this.all.some((p) => p.lines.has(l)));
-      return own && !/\b(?:with|in)\b/i.test(head) && !TO_WHAT_IS_THERE.test(tail) && place === 'bowl';
+      const head = at.text.slice(0, first - at.start).replace(IN_A_BOWL, '');
+      const tail = at.text.slice(first - at.start);
+      return fresh && !/\b(?:with|in)\b/i.test(head) && !TO_WHAT_IS_THERE.test(tail) && place === 'bowl';
     }
-    const foods = lines.flatMap((l) => this.read.lines[l]?.foods[0]?.food ?? []);
-    if (BOILS.has(c.action) && foods.length > 0 && foods.every((f) => STARCHY.has(f.kind))) return true;
+    const foods = this.foodsIn(lines);
+    const starchy = (some: readonly Food[]) => some.length > 0 && some.every((f) => STARCHY.has(f.kind));
+    if (BOILS.has(c.action) && starchy(foods)) return true;
+    // rice that boils is let boil: what is not put into it is another pot's
+    if (current.place === 'burner' && place === 'burner' && fresh && starchy(this.foodsIn(current.lines)))
+      return true;
     return place !== current.place && !(current.place === 'bowl' && place === 'burner');
   }
 
@@ -200,6 +238,11 @@ export class Pots {
     if (this.current !== into)
       this.before = this.current && this.all.includes(this.current) ? this.current : null;
     this.current = into;
+  }
+
+  /** What is under way comes off the heat. */
+  takeOff(): void {
+    if (this.current) this.current.hot = false;
   }
 
   /** Puts water on, beside what is under way. */

@@ -9,6 +9,7 @@ import {
   IN_PASSING,
   isDeed,
   minutesOf,
+  OFF,
   piecesIn,
   placeOf,
   tidy,
@@ -19,6 +20,9 @@ import { isWaterOn, Pots, type Pot } from './pots';
 import { preparing } from './prepare-lines';
 import type { After, Task } from './task';
 
+/** "Spoon the base into a 2 litre dish": off the fire. */
+const INTO_A_DISH =
+  /\b(?:into|onto|between|over) (?:an?|the|your|\d+|two|four|six) (?:[\w-]+ ){0,3}(?:dish|dishes|bowls?|tin|tins|plates?|jars?|tray|jug|board|blender|processor)\b/i;
 const MORE_OF_IT = /\b(?:another|more|further|longer)\b/i;
 
 /** Builds the tasks of one dish, clause by clause. */
@@ -31,6 +35,8 @@ class Builder {
   private pieces: number | null;
   /** Foods that each step names. */
   private readonly foods = new Map<number, StepClause['foods']>();
+  /** The part of the dish that a task's step names. */
+  private readonly parts = new Map<string, string>();
   /** Where in its step each task's words begin. */
   private readonly from = new Map<string, number>();
 
@@ -61,7 +67,10 @@ class Builder {
       this.waterOn(id, at);
       return;
     }
-    if (!isDeed(c, at.text, at.opens)) return;
+    if (!isDeed(c, at.text, at.opens)) {
+      if (OFF.test(at.whole)) this.pots.takeOff();
+      return;
+    }
     this.foods.set(at.step, [...(this.foods.get(at.step) ?? []), ...c.foods]);
     if (this.lasts(c, at)) return;
     this.pieces = piecesIn(at.whole) ?? this.pieces;
@@ -145,6 +154,7 @@ class Builder {
       this.tasks.push(made);
     }
     if (!this.from.has(made.id)) this.from.set(made.id, at.start);
+    if (at.part !== null && !this.parts.has(made.id)) this.parts.set(made.id, at.part);
     this.pots.pool(pots, lines, made, place, holds);
   }
 
@@ -179,8 +189,8 @@ class Builder {
   }
 
   /** Where a deed happens: where it says, else where the pot it acts on stands. */
-  private placeIn(c: StepClause, pots: readonly Pot[], { text }: Place): string {
-    const own = placeOf(c);
+  private placeIn(c: StepClause, pots: readonly Pot[], at: Place): string {
+    const own = placeOf(c, at.whole);
     const action = c.action ?? 'add';
     // "oven 190. Pita on a tray, 10 minutes": the tray is in it; what cools on a rack is not
     const onTray = own === 'bowl' && c.tools.includes('tin') && (c.minutes?.best ?? 0) >= 4;
@@ -188,11 +198,20 @@ class Builder {
     if (own !== 'bowl') return own;
     const [only] = pots;
     // "give them another 5 minutes": where they are
-    if (only && pots.length === 1 && STAYS.has(action) && MORE_OF_IT.test(text)) return only.place;
+    if (only && pots.length === 1 && STAYS.has(action) && MORE_OF_IT.test(at.text)) return only.place;
+    // "turn right down and leave to blip": on the heat it stands on
+    if (only?.hot && pots.length === 1 && STAYS.has(action) && c.minutes !== null && !OFF.test(at.sentence))
+      return only.place;
     const hot = pots.find((p) => p.hot);
-    const stays = JOINS.has(action) && !LEAVES_HEAT.has(action) && !GATHERS.has(action);
-    if (hot && pots.length === 1 && stays) return hot.place;
+    const moved = INTO_A_DISH.test(at.text);
+    const stays = JOINS.has(action) && !LEAVES_HEAT.has(action) && !GATHERS.has(action) && !moved;
+    if (hot && stays) return hot.place;
     return own;
+  }
+
+  /** The part of the dish that the words before a colon name. */
+  partOf(label: string): string | null {
+    return label.length < 2 ? null : this.pots.partOf(label);
   }
 
   private waterOn(id: string, at: Place): void {
@@ -257,19 +276,24 @@ class Builder {
     });
   }
 
-  /** What is made ready and never named again is at hand before the last thing that is done. */
+  /** What is made ready and never named again is at hand before its part is begun, else before the last thing done. */
   private bringIn(): void {
     const used = new Set(this.tasks.flatMap((t) => t.after.map((a) => a.id)));
     const last = this.tasks.findLastIndex((t) => t.step !== null);
-    const task = this.tasks[last];
-    if (!task) return;
-    const loose = [...this.preparations.values()]
-      .flatMap((own) => own.slice(-1))
-      .filter((t) => !used.has(t.id));
-    this.tasks[last] = {
-      ...task,
-      after: [...task.after, ...loose.map((t) => ({ id: t.id, least: 0, most: null }))],
-    };
+    if (last < 0) return;
+    for (const ready of [...this.preparations.values()].flatMap((own) => own.slice(-1))) {
+      if (used.has(ready.id)) continue;
+      const part = ready.line === null ? null : this.read.lines[ready.line]?.line.section;
+      const of = this.tasks.findIndex(
+        (t) =>
+          t.step !== null &&
+          part != null &&
+          (this.parts.get(t.id) === part || t.lines.some((l) => this.read.lines[l]?.line.section === part)),
+      );
+      const at = of < 0 ? last : of;
+      const task = this.tasks[at];
+      if (task) this.tasks[at] = { ...task, after: [...task.after, { id: ready.id, least: 0, most: null }] };
+    }
   }
 
   /** The oven is as hot as the first thing in it wants, where its own words do not say. */
@@ -292,13 +316,32 @@ class Builder {
   }
 }
 
+const CUTS = new Set([
+  'slice',
+  'dice',
+  'mince',
+  'shred',
+  'cut',
+  'cube',
+  'halve',
+  'quarter',
+  'julienne',
+  'tear',
+  'trim',
+]);
+
 /** Deeds of the knife and the sieve that the method tells of lines itself: they are not done twice. */
 function toldOf(steps: readonly { readonly clauses: readonly StepClause[] }[]): Map<number, Set<string>> {
   const out = new Map<number, Set<string>>();
   for (const step of steps)
     for (const c of step.clauses)
       if (c.action !== null && c.polarity === 'do')
-        for (const l of c.foods.flatMap((f) => f.lines)) out.set(l, (out.get(l) ?? new Set()).add(c.action));
+        for (const l of c.foods.flatMap((f) => f.lines)) {
+          const own = out.get(l) ?? new Set();
+          out.set(l, own.add(c.action));
+          // the knife's work by whatever name
+          if (CUTS.has(c.action)) own.add('chop');
+        }
   return out;
 }
 
@@ -316,6 +359,7 @@ export function tasksOf(read: ReadRecipe, settings: ReadSettings, times = 1): Ta
     let end = 0;
     let sentence = '';
     let began = false;
+    let part: string | null = null;
     let named: StepClause['foods'] = [];
     step.clauses.forEach((told, k) => {
       const c = named.length > 0 ? { ...told, foods: [...named, ...told.foods] } : told;
@@ -336,7 +380,11 @@ export function tasksOf(read: ReadRecipe, settings: ReadSettings, times = 1): Ta
         return;
       }
       named = [];
-      builder.clause(c, `s${s}.${k}`, { step: s, text, sentence, opens, start: c.span[0], until, whole });
+      if (opens)
+        part =
+          builder.partOf(/^[^:.;\n]{2,40}(?=:)/.exec(step.text.slice(c.span[0]))?.[0] ?? between) ?? part;
+      const start = c.span[0];
+      builder.clause(c, `s${s}.${k}`, { step: s, text, sentence, opens, start, until, whole, part });
       end = c.span[1];
     });
   });

@@ -45,6 +45,27 @@ const isNamed = (text: string, sure: number): boolean =>
 type State = 'before' | 'ingredients' | 'method' | 'notes';
 
 /** Goes through the rows once and puts each where it belongs. */
+const MANY = '(?:\\d{1,2}|two|three|four|five|six|seven|eight|nine|ten|twelve|fifteen|twenty|thirty)';
+/** "Three bean stew", "20-minute noodles": a number before one thing is a name, not an amount. */
+const OF_MANY = new RegExp(
+  `^${MANY}[- ](?:bean|grain|seed|ingredient|minute|min|hour|day|layer|step|veg|vegetable|mushroom|herb|spice|colou?r|way|pea|lentil|pulse|pot|pan|tray)[- ]+[a-z]`,
+  'i',
+);
+const OF_MANY_JOINED = new RegExp(
+  `^(?:${MANY}|1|one)-(?!inch|ounce|pound|cup|gram|pint|lit|quart|kilo|third|half|to-)(?:[a-z]{2,}[^s\\W])[- ]+[a-z]`,
+  'i',
+);
+/** "One pan orzo": the vessel that all is made in. */
+const OF_ONE_VESSEL = /^One (?:pot|pan|tray|sheet|skillet|wok|bowl)[- ]+(?=[a-z])/;
+
+/** Whether a row that begins with a number is a dish's name by its make. */
+function isCompoundName(text: string): boolean {
+  if (/\b\d+\s*(?:g|kg|ml|oz|tbsp|tsp|cups?)\b/i.test(text)) return false;
+  const vessel = OF_ONE_VESSEL.exec(text)?.[0];
+  if (vessel) return !isNamed(text.slice(vessel.length), SURE);
+  return OF_MANY.test(text) || OF_MANY_JOINED.test(text);
+}
+
 class Parser {
   private readonly lines: SourceLine[] = [];
   private readonly steps: Stretch[] = [];
@@ -308,7 +329,9 @@ class Parser {
   private isTitle(stretch: MarkedStretch, heading: Heading | null, index: number): boolean {
     if (heading) return heading.kind === 'section' && !heading.rest;
     const { text } = stretch;
-    if (stretch.marked || text.length >= 120 || META.test(text) || startsWithMeasure(text)) return false;
+    if (stretch.marked || text.length >= 120 || META.test(text)) return false;
+    if (isCompoundName(text)) return true;
+    if (startsWithMeasure(text)) return false;
     // "2 onions" above "3 carrots" opens a list; "2-bean stew" above a blank row is a name
     if (startsWithAmount(text) && startsWithAmount(this.nextFilled(index)?.text.trim() ?? '')) return false;
     return !(readServings(text) && SAYS_SERVINGS.test(text));

@@ -57,6 +57,8 @@ const BEFORE_DEED = new Set(
     ' ',
   ),
 );
+/** Openers that say when where nothing follows them: "the night before, …". */
+const ADVERBS = new Set(['before', 'after', 'though', 'once']);
 const isAdverb = (word: string) => word.length > 4 && word.endsWith('ly');
 
 function namesIn(tokens: readonly Token[], from: number, to: number, namer: Namer): (Named | null)[] {
@@ -136,7 +138,8 @@ function deedAt(
 ): VerbHit | null {
   const token = tokens[i] as Token;
   // "dry-fry": one deed, the second word's
-  if (tokens[i + 1]?.glued && i + 1 < to && verbOf(tokens[i + 1]?.word ?? '')) return null;
+  if (i + 1 < to && verbOf(tokens[i + 1]?.word ?? '') && (tokens[i + 1]?.glued || token.word === 'dry'))
+    return null;
   const hit = gluedVerb(tokens, i) ?? verbOf(token.word);
   if (!hit) return null;
   const held = named[i - from] ?? null;
@@ -217,8 +220,9 @@ function deedAt(
       (nextName !== null && nextName.from === i + 1) ||
       after.kind === 'number' ||
       after.kind === 'mark';
-    // "whisk in the oil": a tool that is a deed where it opens
-    if (name?.kind === 'tool' && opens && object) return hit;
+    // "whisk in the oil": a tool that is a deed where it opens, or behind another tool ("in a bowl whisk the …")
+    const behindTool = named[i - 1 - from]?.kind === 'tool' && nextName?.kind === 'food';
+    if (name?.kind === 'tool' && (opens || behindTool) && object) return hit;
     if (name) {
       // a food's name: "salt the water", never "add salt, pepper"
       const deed =
@@ -264,7 +268,8 @@ function clausesOf(
   const open = (at: number, verb: VerbHit | null, verbAt: number, opener: string | null) => {
     // what leads to the deed belongs to it: "and then gently", "do not"
     // the word before the hyphen of "dry-fry" is its own
-    let begin = verb && tokens[at]?.glued && at - 1 > current ? at - 1 : at;
+    const ownWord = tokens[at]?.glued || tokens[at - 1]?.word === 'dry';
+    let begin = verb && ownWord && at - 1 > current ? at - 1 : at;
     let joined = false;
     while (begin > current) {
       const w = tokens[begin - 1] as Token;
@@ -318,6 +323,8 @@ function clausesOf(
     }
     if (t.kind !== 'word') continue;
     const behindMark = i === from || tokens[i - 1]?.kind === 'mark';
+    // "the night before, stir the oats": no condition opens
+    if (ADVERBS.has(t.word) && tokens[i + 1]?.word === ',' && i > from) continue;
     if (OPENERS.has(t.word) && !(t.word === 'so' && tokens[i + 1]?.word === 'that' && i === from)) {
       if (i > current || own?.verb) open(i, null, -1, t.word);
       else starts.set(current, { verb: null, verbAt: -1, opener: t.word });

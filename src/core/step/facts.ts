@@ -43,10 +43,11 @@ export function celsiusIn(text: string): Range | null {
   return mark === undefined || mark === 0 ? null : exact(mark);
 }
 
-const OVEN_AT = /\b(?:oven|to|at|around|about)\s+(\d{3})(?!\s*(?:g|kg|ml|grams?)\b)\b/i;
+const OVEN_AT = /\b(?:oven|to|at|around|about)\s+(\d{3})(?!\s*(?:g|kg|ml|grams?)\b)\b|\b(\d{3})\s+fan\b/i;
 /** "Turn the oven down to 180": of an oven a plain number is its heat. */
 function ovenIn(text: string): Range | null {
-  const n = Number(OVEN_AT.exec(text)?.[1] ?? NaN);
+  const m = OVEN_AT.exec(text);
+  const n = Number(m?.[1] ?? m?.[2] ?? NaN);
   return Number.isNaN(n) ? null : exact(toCelsius(n, n > HOTTEST_CELSIUS));
 }
 
@@ -190,9 +191,10 @@ export function factsOf(s: Sentence, c: ClauseSpan, text: string): Facts {
   const named = s.named
     .slice(c.from - s.from, c.to - s.from)
     .flatMap((n) => (n?.kind === 'tool' && n.from >= c.from ? [n.id] : []));
+  const inOven = [...named, ...(verb?.tools ?? [])].some((t) => t === 'oven' || t === 'air fryer');
   return {
     tools: [...new Set([...named, ...(verb?.tools ?? [])])],
-    celsius: celsiusIn(text) ?? (named.includes('oven') ? ovenIn(text) : null),
+    celsius: celsiusIn(text) ?? (inOven ? ovenIn(text) : null),
     heat: heatIn(text) ?? verb?.heat ?? null,
     minutes: minutesIn(text) ?? (verb ? bareMinutesIn(text, verb.id) : null),
     attention: verb?.attention ?? 'hands',

@@ -137,6 +137,9 @@ function polarityOfClause(s: Sentence, c: ClauseSpan): Polarity {
     s.label.some((t) => ['alternatively', 'or', 'alternative', 'substitute', 'substitution'].includes(t.word))
   )
     return 'alternative';
+  // "(Or simmer 2 hours in an ordinary pan.)"
+  if (s.clauses[0] === c && s.tokens.slice(s.from, c.to).find((t) => t.kind === 'word')?.word === 'or')
+    return 'alternative';
   return isOptional(s, c) ? 'optional' : 'do';
 }
 
@@ -159,7 +162,7 @@ function whatIsLet(s: Sentence, c: ClauseSpan): Verb | undefined {
   if (!c.verb || !LETS.has(c.verb.verb.id)) return undefined;
   for (let i = c.verbAt + 1; i < Math.min(c.to, c.verbAt + MOST_BETWEEN); i += 1) {
     const { kind, word } = s.tokens[i] ?? { kind: 'mark', word: '' };
-    if (kind !== 'word' || PREPOSITIONS.has(word)) return undefined;
+    if (kind !== 'word' || (PREPOSITIONS.has(word) && word !== 'to')) return undefined;
     const hit = verbOf(word);
     if (hit?.form === 'base' && i > c.verbAt + 1 && !s.named[i - s.from]) return hit.verb;
   }
