@@ -50,7 +50,9 @@ export function auditTable(audit: RecipeAudit, protocol: Protocol): string {
     const marks = line.findings
       .filter((f) => f.level !== 'note')
       .map((f) => `      ${f.level === 'banned' || f.level === 'over' ? '◆' : '◌'} ${f.message}`);
-    const name = line.food ? `${line.food.name}${line.also.length ? ' and more' : ''}` : '?';
+    const name = line.food
+      ? `${line.food.name}${line.also.some((f) => f.food?.id !== line.food?.id) ? ' and more' : ''}`
+      : '?';
     return [
       `  ${line.text.slice(0, 46).padEnd(47)}${name.slice(0, 26).padEnd(27)}${(line.grams ? `${showRange(line.grams)} g` : '?').padStart(13)}${cell(c.energyKcal, 11)}${cell(c.fatSharePoints, 10)}${cell(c.sodiumMg, 12)}`,
       ...marks,

@@ -120,7 +120,7 @@ export function inSpoons(food: Food, grams: number): string | null {
     const step = [...STEPS].reverse().find((s) => s <= count + 1e-6);
     if (step !== undefined)
       return count > 10
-        ? `${Math.floor(count)} ${name}s`
+        ? `${name === 'cup' ? 'more than 10' : Math.floor(count)} ${name}s`
         : `${WORDS[String(step)] ?? step} ${name}${name === 'cup' && step > 1 ? 's' : ''}`;
   }
   return ml > 0.06 ? 'a pinch' : null;

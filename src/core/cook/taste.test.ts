@@ -2,6 +2,7 @@ import { US_MEASURES } from '@/core/measure/units';
 import { protocolById, type Protocol } from '@/core/protocol';
 import { parseRecipe } from '@/core/recipe/parse';
 import { readRecipe } from '@/core/read/read';
+import type { ReadRecipe } from '@/core/read/types';
 import { auditRecipe } from '@/core/audit/audit';
 import { additionWords, roomAfter, tasted, tasting } from './taste';
 import { TastingSchema } from './taste-schema';
@@ -84,4 +85,25 @@ test('all the room there is said to be goes in, and a third more does not', () =
       expect.stringMatching(/over|depends/),
     ]);
   }
+});
+
+test('a line that says where to start holds that and what was added, and is open no more', () => {
+  const text =
+    'Weir broth\nServes 4\n\n1 litre water\n400 g white beans, canned, no salt added, drained\n1 tsp tamari to start, then to taste\n\nSimmer for 10 minutes.';
+  const read = readRecipe(parseRecipe(text), settings);
+  const grams = (r: ReadRecipe) => {
+    const foods = r.lines.flatMap((l) => l.foods).filter((f) => f.food?.name === 'Tamari');
+    return [
+      foods.reduce((s, f) => s + (f.grams?.low ?? NaN), 0),
+      foods.reduce((s, f) => s + (f.grams?.high ?? NaN), 0),
+    ];
+  };
+  const [low, high] = grams(read);
+  expect(high).toBeGreaterThan((low ?? 0) * 1.5);
+  const after = tasted(read, settings, ['1 tsp tamari']);
+  expect(after.text).toContain('1 tsp tamari + 1 tsp tamari');
+  // two teaspoons of 4.93 ml (NIST), tamari at 1.08–1.22 g/ml
+  const [now, most] = grams(after.read);
+  expect(now).toBeGreaterThan(10);
+  expect(most).toBeLessThan(12.1);
 });

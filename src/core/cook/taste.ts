@@ -65,9 +65,22 @@ const leftToTaste = (line: ReadLine, food: Food): boolean =>
   (line.words?.foods.every((f) => f.measures.length === 0) ?? false) &&
   (line.foods[0]?.food?.id === food.id || (line.foods[0]?.food?.kind === 'salt' && food.kind === 'salt'));
 
+/** How much a line says to start with: "1 tsp" of "1 tsp tamari to start, then to taste". */
+const STARTED =
+  /(?:\d+(?:[.,/]\d+)?\s*[½⅓⅔¼¾⅛⅜⅝⅞]?|[½⅓⅔¼¾⅛⅜⅝⅞]|half an?|an?|one|two|three)\s*(?:a\s+)?(?:heaped |level |scant )?(?:tbsps?|tsps?|teaspoons?|tablespoons?|cups?|ml|g|pinch(?:es)?|splash(?:es)?|dash(?:es)?|squeezes?)\b/i;
+
+/** "1 tsp tamari" of a line that only says where to start, where the same food was added; null for any other line. */
+function startOf(line: ReadLine, food: Food): string | null {
+  const open = line.words?.plusMore ? /\btaste\b/.test(line.words.plusMore) : (line.words?.toTaste ?? false);
+  if (!open || line.origin !== 'ingredients' || line.foods.length !== 1) return null;
+  if (line.foods[0]?.food?.id !== food.id) return null;
+  const amount = STARTED.exec(line.line.text)?.[0];
+  return amount ? `${amount} ${line.words?.foods[0]?.food ?? food.name.toLowerCase()}` : null;
+}
+
 /**
  * The dish after what was added at the stove. A line that left its amount open ("salt, to taste") now holds what really
- * went in; all else that was added stands as lines of its own.
+ * went in, one that said where to start ("1 tsp, then to taste") that and what was added; all else that was added stands as lines of its own.
  */
 export function tasted(read: ReadRecipe, settings: ReadSettings, said: readonly string[]): Tasted {
   const plates = read.servings.range.best;
@@ -77,10 +90,11 @@ export function tasted(read: ReadRecipe, settings: ReadSettings, said: readonly 
   const filled = new Map<string, { line: ReadLine; words: string[] }>();
   for (const a of additions) {
     const food = a.line.foods[0]?.food;
-    const open = food && read.lines.find((l) => leftToTaste(l, food));
+    const open = food && read.lines.find((l) => leftToTaste(l, food) || startOf(l, food) !== null);
     if (!open) rest.push(a);
     else {
-      const known = filled.get(open.line.text) ?? { line: open, words: [] };
+      const start = startOf(open, food);
+      const known = filled.get(open.line.text) ?? { line: open, words: start === null ? [] : [start] };
       known.words.push(a.words);
       filled.set(open.line.text, known);
     }

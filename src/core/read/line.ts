@@ -161,6 +161,10 @@ function readFood(
   };
 }
 
+const AT_A_TIME = /\bat a time\b/;
+/** "A little at a time": so often, at most (common practice). */
+const MOST_TIMES = 4;
+
 /** "plus more for dusting", "or to taste": what else may go in. */
 function withMore(grams: Range, food: Food, line: LineWords, servings: number): Range {
   // "1 tsp salt, or to taste": the cook's tongue decides
@@ -168,6 +172,9 @@ function withMore(grams: Range, food: Food, line: LineWords, servings: number): 
     return { low: grams.low * 0.25, best: grams.best, high: grams.high * 1.5 };
   if (line.plusMore === null) return grams;
   const more = unsaid(food, line.plusMore, servings);
+  // "¼ tsp at a time": how many times is the cook's tongue's to say
+  if (AT_A_TIME.test(line.plusMore))
+    return { ...grams, high: Math.max(more?.grams.high ?? 0, grams.high * MOST_TIMES) };
   // an extra is no more than the amount itself
   const low = Math.min(more?.grams.low ?? 0, grams.low * 0.1);
   const high = Math.min(more?.grams.high ?? grams.high * 0.5, grams.high);

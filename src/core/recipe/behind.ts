@@ -15,8 +15,9 @@ interface Behind {
 const NUMBER = String.raw`(?:\d[\d\s./-]*|[½⅓⅔¼¾⅛]|half\s+an?|an?)`;
 /** An amount that ends the words: "flour 200 g", "tahini - 2 tbsp", "carrots x 2". */
 const AT_END =
-  /^(.*?[a-z)])\s*(?:[-:x,]\s*)?\s(?:x\s*)?((?:about\s+)?(?:\d[\d\s./-]*\s*[a-z. ]*|(?:half )?an? (?:good |big |small |large |wee )?(?:thumb|inch|handful|pinch|bunch|knob|splash|tin|can|jar|bag|cup|mug|tsp|tbsp|teaspoon|tablespoon)))$/;
-const ALONE = /^()((?:about\s+)?\d[\d\s./-]*\s*[a-z. ]*)$/;
+  /^(.*?[a-z)])(?<!\b(?:half|of))\s*(?:[-:x,]\s*)?\s(?:x\s*)?((?:about\s+)?(?:\d[\d\s./-]*\s*[a-z. ]*|(?:half |(?:a |one |three )?(?:quarters?|third) of |two thirds of )?an? (?:good |big |small |large |wee )?(?:thumb|inch|handful|pinch|bunch|knob|splash|tin|can|jar|bag|cup|mug|tsp|tbsp|teaspoon|tablespoon)))$/;
+const ALONE =
+  /^()((?:about\s+)?(?:\d[\d\s./-]*\s*[a-z. ]*|(?:half|an?|one|two|three|quarter|third)\b[a-z ]{2,40}))$/;
 /** An amount between the name and what is said of it: "rajma 1/4 cup likewise". */
 const INSIDE = new RegExp(
   String.raw`^([a-z][a-z' -]*?[a-z])\s+((?:about\s+)?${NUMBER}\s*(?:tbsps?|tsps?|tablespoons?|teaspoons?|cups?|mugs?|ml|l|litres?|g|kg|oz|lbs?|pinch(?:es)?|handfuls?|tins?|cans?|large|medium|small|big|lg|med|sm)\b)(?!\s+(?:of|tins?|cans?|packs?|jars?))(.*)$`,
@@ -41,7 +42,7 @@ function whole(said: string): readonly Measure[] | null {
 
 function trailing(text: string): Behind | null {
   const trimmed = text.trim();
-  const m = AT_END.exec(trimmed) ?? ALONE.exec(trimmed);
+  const m = ALONE.exec(trimmed) ?? AT_END.exec(trimmed);
   const measures = m?.[2] ? whole(m[2]) : null;
   return measures ? { measures, before: m?.[1] ?? '', source: text } : null;
 }

@@ -66,6 +66,13 @@ const FOR_PART =
 const TO_TASTE = /\b(?:or )?(?:to|for|as per) taste\b|\bto your taste\b|\bto your liking\b|\bor to taste\b/;
 const PLUS_MORE =
   /[,(;+&]?\s*\b(?:plus|and|with) (?:a (?:little|bit|few|splash) )?(?:some )?(?:more|extra)\b([^)]*)\)?|,\s*(?:and )?extra (?:for|to)\b([^)]*)|[,(]\s*(?:or )?more (?:if|to taste|as needed|when|as you|at the table|on top|on the side|to serve|for|later)\b([^)]*)\)?/;
+/** "1 tsp tamari to start", "salt – start with ¼ tsp", "½ tsp, then more": so much at first, how much in the end is not said. */
+const STARTS =
+  /[,(;–-]?\s*\b(?:just )?(?:to (?:start|begin)(?: (?:with|off))?|at (?:first|the start)|as a start|for (?:a )?starters?|initially)\b(?:[^)]*\)|[,;].*$)?|[,(;]\s*(?:start|begin)(?:ning|ing)?\s+(?:low|small|there|here|with (?:that|this|less))\b.*$|[,;]\s*then (?:add )?(?:some )?(?:more\b.*|to taste\b.*)$|\b(?:and )?(?:work|go|build)(?:ing)? (?:it )?up\b.*$/;
+const STARTS_WITH =
+  /(?:^|[,(;:–-]|(?<=[a-z]))\s*(?:start|begin)(?:ning|ing)?\s+(?:low |off )?(?:with|at|from)\s+(?:just )?(?=[\d½¼¾⅓⅔⅛]|an? |half|one|two)/;
+const AT_A_TIME = /^[^\d½¼¾]*[\d½¼¾][^,;]{0,24}\bat a time\b.*$/;
+const TIMES_OVER = /,?\s*\bat a time\b.*$/;
 const PURPOSE =
   /(?:,|\(|\s)\s*(in (?:the )?(?:pasta |cooking |rice |boiling |potato )?water\b(?=[^a-z]*(?:\(|,|;|$|-))|(?:for|to) (?:deep[- ]?frying|frying|coating|breading|binding|thickening|shallow frying|(?:shallow|pan|stir)[- ]fry|fry|saut[eé]ing|cooking|cook|the pan|the skillet|browning|greasing|grease|oiling|brushing|brush|lining|spraying|the tin|the tray|drizzling|drizzle|finishing|finish|serving|serve|garnish(?:ing)?|sprinkling|sprinkle|dusting|topping|top|decorating|decorate|the (?:pasta |cooking )?water|pasta water|boiling|the pot|blanching|rolling|kneading|loosen|loosening|thin|thinning|dilute|let down|slacken))\b/;
 const EACH_OF = /^\s*(?:each(?: of)?|of each(?: of)?)\b(?:\s*:)?\s*(?=[a-zà-ÿ])/;
@@ -242,7 +249,12 @@ export function readLineWords(line: string): LineWords {
   const optional = OPTIONAL.test(text);
   const toTaste = TO_TASTE.test(text);
   const more = PLUS_MORE.exec(text);
-  const plusMore = more ? more[0].replace(/^[\s,(;+&]+/, '').trim() : null;
+  const starts = STARTS_WITH.test(text) || STARTS.test(text) || AT_A_TIME.test(text);
+  const plusMore = more
+    ? more[0].replace(/^[\s,(;+&]+/, '').trim()
+    : starts
+      ? `that is the start, more goes in to taste${AT_A_TIME.test(text) ? ', so much at a time' : ''}`
+      : null;
   const purpose = PURPOSE.exec(more ? text.slice(0, more.index) : text)?.[1] ?? null;
   const strip = (pattern: RegExp) => {
     const m = pattern.exec(text);
@@ -252,6 +264,7 @@ export function readLineWords(line: string): LineWords {
     written = written.slice(0, m.index) + gap + written.slice(m.index + m[0].length);
   };
   if (more) strip(PLUS_MORE);
+  if (starts) for (const pattern of [STARTS_WITH, TIMES_OVER, STARTS]) strip(pattern);
   strip(
     /\(\s*optional\s*\)|^\s*(?:optional|sometimes|occasionally|now and then|on a good day)\b|,?\s*\boptional\b/,
   );

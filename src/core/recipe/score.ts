@@ -70,9 +70,13 @@ const LABELLED =
 const A_HEAD =
   /\b\d[\d.]*\s?(?:g|ml|oz|tbsp|tsp|cups?)\s*(?:dry |raw |cooked )?(?:a head|each|apiece|pp|per (?:head|person|plate))\b/i;
 
+const STARTS_WITH =
+  /^(?:start|begin) (?:low )?with (?=(?:about )?(?:[\d½¼¾⅓⅔⅛]|an? |half |one |two )[^.]*$)/i;
+
 /** How much a line looks like an ingredient (positive) or a step (negative). */
 const unmarkedScore = remember((text: string): number => {
-  const cleaned = clean(text);
+  // "start with ½ tsp salt, add to taste" is a line
+  const cleaned = clean(text).replace(STARTS_WITH, '');
   let score = 0;
   if (startsWithAmount(cleaned)) score += 3;
   else if (startsWithMeasure(cleaned)) score += 1.5;

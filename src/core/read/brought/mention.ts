@@ -364,6 +364,11 @@ export function mentionOf(
       (['a', 'per'].includes(s.tokens[to]?.word ?? '') && HEADS.has(s.tokens[to + 1]?.word ?? ''))
         ? ' each'
         : '';
+    const more =
+      !s.tokens.slice(start, from).some((t) => t.word === 'more') &&
+      isAStart(source.text, s, c, to, start < from)
+        ? `, plus more to taste${A_TIME.test(source.text.slice(s.tokens[to - 1]?.end ?? 0, (s.tokens[to - 1]?.end ?? 0) + MOST_BEHIND)) ? ' at a time' : ''}`
+        : '';
     const line = (text: string) =>
       remembered(
         { text, start: 0, end: text.length, section: null },
@@ -371,7 +376,7 @@ export function mentionOf(
         scan.servings,
       );
     read = line(
-      `${told ? `${textOf(source, s, start, from)} ${food.name.replace(/,.*$/, '')}` : phrase}${notes}${serves}${each}`,
+      `${told ? `${textOf(source, s, start, from)} ${food.name.replace(/,.*$/, '')}` : phrase}${notes}${serves}${each}${start < from ? more : ''}`,
     );
     if (read.missing === 'food' && start < from) {
       // words that say how it looks stand between the amount and the name
@@ -391,7 +396,7 @@ export function mentionOf(
         `${plain} ${s.tokens
           .slice(from, to)
           .map((t) => t.word)
-          .join(' ')}${notes}${serves}${each}`,
+          .join(' ')}${notes}${serves}${each}${more}`,
       );
       if (again.missing !== 'food') read = again;
     }
@@ -407,7 +412,7 @@ export function mentionOf(
       const heads = behind.states.filter((w) => ['each', 'pp', 'apiece'].includes(w));
       const state = behind.states.filter((w) => !heads.includes(w)).join(' ');
       const again = line(
-        `${textOf(source, s, behind.from, behind.to)} ${state} ${few ? textOf(source, s, from, to) : phrase}${heads.length > 0 ? ' each' : ''}${serves}`,
+        `${textOf(source, s, behind.from, behind.to)} ${state} ${few ? textOf(source, s, from, to) : phrase}${heads.length > 0 ? ' each' : ''}${serves}${more}`,
       );
       if (again.missing === null) read = again;
     }
@@ -432,6 +437,27 @@ export function mentionOf(
     stated: measured,
   };
 }
+
+/** Words by which an amount is the least that goes in: "start with 1 tsp", "¼ tsp at a time". */
+const STARTS_HERE = /\b(?:start(?:ing)?|begin(?:ning)?)\s+(?:low |off )?(?:with|at|from|by)\b/i;
+const STARTED_BEHIND =
+  /^[^.;!?]{0,24}\b(?:to (?:start|begin)\b|at first\b|for starters?\b|initially\b)|^[^.!?]{0,60}?\b(?:(?:add|with|then|and|use|a bit|a little|plus)\s+(?:a (?:bit|little) )?more\b(?!\s+(?:of\s+)?the\b)(?=\s*(?:$|[.!?;,)]|to taste\b|if\b|as\b|at the\b|until\b|till\b|when\b|later\b|gradually\b))|(?:then|and|or|add) (?:season |adjust )?to taste\b|(?:work|go|build) (?:it )?up\b|taste(?:,| and| then)* add(?:ing)?\b)/i;
+
+/** Whether so much of something is only where a cook starts: more goes in to taste. */
+function isAStart(text: string, s: Sentence, c: ClauseSpan, to: number, counted: boolean): boolean {
+  const from = s.tokens[c.from]?.start ?? 0;
+  const end = s.tokens[to - 1]?.end ?? 0;
+  const behind = text.slice(end, end + MOST_BEHIND);
+  // "salt ¼ tsp at a time", but all of "2 tbsp cornflour, a spoon at a time"
+  return (
+    STARTS_HERE.test(text.slice(from, end)) ||
+    STARTED_BEHIND.test(behind) ||
+    (!counted && A_TIME.test(behind))
+  );
+}
+const A_TIME = /^[^.;!?]{0,16}\bat a time\b/i;
+/** Characters behind a food in which it may be said that more goes in. */
+const MOST_BEHIND = 90;
 
 export const isMeasure = (word: string) =>
   /^(?:tbsps?|tsps?|tablespoons?|teaspoons?|cups?|mugs?|ml|l|litres?|liters?|g|kg|oz|lbs?|pounds?|ounces?|grams?|kilos?|pints?|handfuls?|fistfuls?|scoops?|slosh(?:es)?|blobs?|lumps?|bulbs?|wedges?|pinch(?:es)?|splash(?:es)?|drizzles?|dash(?:es)?|glugs?|knobs?|dollops?|squeezes?|spoons?|spoonfuls?|cans?|tins?|jars?|packets?|packs?|bags?|blocks?|cloves?|slices?|sprigs?|bunch(?:es)?|sticks?|cubes?|sachets?|cartons?|heads?|thumbs?|heaped|heaping|level|small|large|medium|big)$/.test(
