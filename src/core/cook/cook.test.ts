@@ -349,6 +349,30 @@ describe('pots told apart', () => {
     expect(at(soak, 'end')).toBeLessThanOrEqual(at(grind, 'start'));
     expect(at(grind, 'end')).toBeLessThanOrEqual(at(ferment, 'start'));
   });
+  test('two dishes in one text: neither waits for the other', () => {
+    const c = cook(
+      [
+        dishOf(
+          'Stew and bread\n\nStew (6 bowls)\n400 g split peas\n1 onion, diced\n1.4 litres water\n\nCornbread (9 squares)\n150 g cornmeal\n150 g wholemeal flour\n300 ml soya milk\n\nMethod\nStew: Sauté the onion with a little water, 5 minutes. Add everything else. Lock the lid of the pressure cooker, high pressure 12 minutes, natural release 15 minutes.\nCornbread: Preheat the oven to 200°C. Whisk the dry ingredients; stir in the milk, let sit 5 minutes. Pour into a lined 20 cm tin. Bake 24 minutes. Cool 10 minutes before cutting.',
+        ),
+      ],
+      SUPPER,
+    );
+    // the longer of the two, and not their sum
+    expect(c.minutes).toBeLessThanOrEqual(55);
+    expect(find(c, /^Lock/).minutes.best).toBe(37);
+    expect(find(c, /^Whisk/).uses).toEqual([]);
+  });
+  test('what is done for the last minutes is done within them; the next day goes on', () => {
+    const c = planOf(
+      '500 g haricot beans\n1 red cabbage, shredded',
+      'Bake the beans at 150 °C for 3 hours. Remove the lid for the final 30 minutes.\nNext day put the cabbage in a heavy pan and cook for 1½ hours.\nRest it 5 minutes.',
+    );
+    expect(c.tasks.map((t) => t.minutes.best).filter((m) => m === 30)).toEqual([]);
+    expect(at(find(c, /^Next day put/), 'start')).toBeGreaterThanOrEqual(
+      at(find(c, /chop the red cabbage/i), 'end'),
+    );
+  });
   test('under pressure: up, the programme, and what it takes to come down; another way is not done too', () => {
     const c = planOf(
       '200 g dried chickpeas',

@@ -99,6 +99,12 @@ export class Pots {
     return this.parts.find(({ words: own }) => [...own].some((w) => words.has(w)))?.section ?? null;
   }
 
+  /** The part that all of some lines are of; null where they are of several, or the dish has none. */
+  private sectionOfAll(lines: readonly number[]): string | null {
+    const [first = null, ...others] = new Set(lines.map((l) => this.sectionOf(l)));
+    return others.length === 0 ? first : null;
+  }
+
   private foodsIn(lines: Iterable<number>): Food[] {
     return [...lines].flatMap((l) => this.read.lines[l]?.foods[0]?.food ?? []);
   }
@@ -121,13 +127,14 @@ export class Pots {
     const named = c.foods.flatMap((f) => (f.lines.some(own) ? f.lines.filter(own) : f.lines));
     const free = (l: number) => !this.all.some((p) => p.lines.has(l));
     // "stir the oats and chia together": those, not all
-    const every = named.length === 0 || /\b(?:everything|rest|remaining|remainder)\b/i.test(at.text);
+    const every = named.length === 0 || /\b(?:everything|the rest|remaining|remainder)\b/i.test(at.text);
     const all = every && (saysEverything(at.text) !== null || saysCurrent(at.text) !== null);
     const words = new Set(tellingWords(at.text));
     const parts = this.parts.filter(({ words: own }) => [...own].some((w) => words.has(w)));
     const made = this.read.lines.flatMap((line, l) => {
       if (line.origin !== 'ingredients' || !free(l)) return [];
       const part = parts.some((p) => p.section === line.line.section);
+      if (at.part !== null && line.line.section !== at.part && !part) return [];
       return part || (all && (this.all.length === 0 || !this.mentioned.has(l))) ? [l] : [];
     });
     return [...new Set([...named, ...made])].filter((l) => this.read.lines[l]?.origin === 'ingredients');
@@ -140,26 +147,33 @@ export class Pots {
     const telling = lines.filter((l) => this.foodsIn([l])[0]?.kind !== 'water');
     const holding = this.all.filter((p) => telling.some((l) => p.lines.has(l)));
     const spoken = this.spokenOf(at.text);
-    if (saysEverything(at.text) !== null || action === 'serve') return this.all;
+    // "Cornbread: stir everything together": of that part
+    const own = at.part ?? (lines.length > 0 ? this.sectionOfAll(lines) : null);
+    const mine =
+      own === null || action === 'serve'
+        ? this.all
+        : this.all.filter((p) => p.sections.size === 0 || p.sections.has(own));
+    const every = saysEverything(at.text);
+    if (action === 'serve' || (every !== null && !(every === 'together' && lines.length > 0))) return mine;
     // "layer the aubergine and the sauce": which of them is the sauce is not asked, all that is made comes together
-    if (spoken.length === 0 && saysMade(withoutFoods(c, at)) !== null) return this.all;
+    if (spoken.length === 0 && saysMade(withoutFoods(c, at)) !== null) return mine;
     if (GATHERS.has(action)) {
       if (holding.length === 0 && spoken.length === 0) return this.all;
       return [...new Set([...this.all.filter((p) => p === this.current), ...holding, ...spoken])];
     }
     const joins = JOINS.has(action) || c.action === null;
-    const own = [...new Set([...holding, ...spoken])];
+    const meant = [...new Set([...holding, ...spoken])];
     const { current } = this;
-    if (own.length > 0) {
+    if (meant.length > 0) {
       // "return the mushrooms to the pan": what was set aside comes to what is under way
       const beside = saysBeside(at.sentence) !== null;
       const adds =
-        !beside && joins && current !== null && !own.includes(current) && !at.opens && holding.length > 0;
+        !beside && joins && current !== null && !meant.includes(current) && !at.opens && holding.length > 0;
       const withIt =
         current !== null &&
-        !own.includes(current) &&
+        !meant.includes(current) &&
         (WITH_IT.test(at.text) || saysCurrent(at.text) !== null);
-      return adds || withIt ? [...own, current] : own;
+      return adds || withIt ? [...meant, current] : meant;
     }
     // "slake the cornflour with water, stir in": it goes to what was there before
     if (current && this.before && lines.length === 0 && !at.opens && STIRS_IN.test(at.text))

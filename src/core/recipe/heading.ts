@@ -41,6 +41,10 @@ export function listsFoods(name: string, rest: string): boolean {
   return amounts >= (food && food.confidence >= SURE ? 3 : 2);
 }
 
+/** "(9 squares)", "(serves 4)" behind a part's name. */
+const MAKES =
+  /\s*\((?:(?:about\s+)?\d{1,2}(?:\s*(?:-|–|to|or)\s*\d{1,2})?\s+(?:(?:big|small|large)\s+)?(?:bowls?|squares?|slices?|servings?|portions?|plates?|people|pieces|muffins?|patties|burgers?|cakes?|rolls?|buns?|balls?|wraps?|jars?|loaves|bars?|pancakes?|flatbreads?)|(?:serves|makes|feeds)\s+(?:about\s+)?\d{1,2}(?:\s*(?:-|–|to|or)\s*\d{1,2})?(?:\s+(?:(?:big|small|large)\s+)?(?:bowls?|squares?|slices?|servings?|portions?|plates?|people|pieces|muffins?|patties|burgers?|cakes?|rolls?|buns?|balls?|wraps?|jars?|loaves|bars?|pancakes?|flatbreads?))?)\)$/i;
+
 const isFood = (name: string): boolean => (findFood(name.toLowerCase(), '', 1)[0]?.confidence ?? 0) >= SURE;
 
 /** "per jar on the day", "for each person": what follows is for every one of them. */
@@ -137,20 +141,22 @@ export const headingOf = remember((text: string): Heading | null => {
     return { text: bare, kind: kindOf(bare), rest: '', restStart: raw.end };
   if (/^for (?:the|a) [a-z' -]{2,40}(?:\([^)]{2,40}\))?$/i.test(bare))
     return { text: bare, kind: 'section', rest: '', restStart: raw.end };
+  const name = bare.replace(MAKES, '');
   if (
-    bare.length >= 3 &&
-    bare.length < 40 &&
-    bare === bare.toUpperCase() &&
-    /[A-Z]{3}/.test(bare) &&
-    !/\d/.test(bare)
+    name.length >= 3 &&
+    name.length < 40 &&
+    name === name.toUpperCase() &&
+    /[A-Z]{3}/.test(name) &&
+    !/\d/.test(name)
   )
-    return { text: bare, kind: kindOf(bare), rest: '', restStart: raw.end };
+    return { text: bare, kind: kindOf(name), rest: '', restStart: raw.end };
   return null;
 });
 
 /** A heading as it is shown: what is shouted is said. */
 export function sectionName(text: string): string {
-  const calm = text === text.toUpperCase() ? text.charAt(0) + text.slice(1).toLowerCase() : text;
+  const name = text.replace(MAKES, '');
+  const calm = name === name.toUpperCase() ? name.charAt(0) + name.slice(1).toLowerCase() : name;
   return calm.replace(/^for /i, 'For ').trim();
 }
 
@@ -175,7 +181,7 @@ export function isBareSection(
   next: Raw | null,
   namesPart = false,
 ): boolean {
-  const { text } = stretch;
+  const text = stretch.text.replace(MAKES, '');
   if (
     stretch.marked ||
     // without a blank row before it only words that are never a food, lest a food be lost for a heading
@@ -191,6 +197,8 @@ export function isBareSection(
     markerLength(next.text) > 0 || startsWithAmount(next.text.trim()) || startsWithMeasure(next.text.trim());
   // "Filling" above "brown rice 1 cup": the amounts stand behind the foods
   if (!lists && !(afterBlank && /\d/.test(next.text) && SECTION_WORDS.test(text))) return false;
+  // "Cornbread (9 squares)" over a list is made here
+  if (afterBlank && lists && text !== stretch.text) return true;
   if (SECTION_WORDS.test(text) || IN_A_VESSEL.test(text) || (namesPart && afterBlank)) return true;
   const food = findFood(text.toLowerCase(), '', 1)[0];
   if (!food || food.confidence < SURE) return true;

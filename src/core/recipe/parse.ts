@@ -155,7 +155,7 @@ class Parser {
         this.namesPart(stretch.text, index),
       )
     ) {
-      this.section = clean(stretch.text);
+      this.section = sectionName(clean(stretch.text));
       this.state = 'ingredients';
       if (isNamed(stretch.text, SURE)) this.ask(stretch, 'heading');
       return;

@@ -266,6 +266,14 @@ function isNeverDone(s: Sentence, c: ClauseSpan): boolean {
   return false;
 }
 
+/** "Next day put the cabbage in a pan": the recipe goes on, and is no talk of leftovers. */
+function opensNextDay(s: Sentence, c: ClauseSpan): boolean {
+  const at = s.from + (wordAt(s.tokens, s.from) === 'the' ? 1 : 0);
+  if (wordAt(s.tokens, at) !== 'next' || !['day', 'morning'].includes(wordAt(s.tokens, at + 1))) return false;
+  const deed = at + 2 + (s.tokens[at + 2]?.word === ',' ? 1 : 0);
+  return c.verb?.form === 'base' && s.clauses.some((own) => own.verbAt === deed);
+}
+
 /** True where the clause speaks of another version, other people or another time. */
 export function isRemark(s: Sentence, c: ClauseSpan): boolean {
   if (s.label.length > 0 && REMARKS.has(s.label, 0, s.label.length) >= 0) return true;
@@ -289,6 +297,7 @@ export function isRemark(s: Sentence, c: ClauseSpan): boolean {
     (next.to - saysAt <= 2 || ['bother', 'do'].includes(wordAt(s.tokens, saysAt + 2)))
   )
     return true;
+  if (opensNextDay(s, c)) return false;
   for (let k = at; k >= 0; k -= 1) {
     const own = s.clauses[k] as ClauseSpan;
     if (REMARKS.has(s.tokens, own.from, own.to) >= 0) return true;
