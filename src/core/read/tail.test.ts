@@ -59,3 +59,36 @@ describe('foods hidden in what is done to a line’s own food are counted', () =
   test('“2 carrots, 100 g each” is 200 g', () =>
     expect(read('2 carrots, 100 g each').foods[0]?.grams?.best).toBe(200));
 });
+
+describe('a second amount in a line is its own food, or the line is not understood', () => {
+  const UNKNOWN = ['xyzzy', 'frobnicate', 'red ones', 'the wobbly kind'];
+  const PREPS = ['', ' drained', ', drained', ', rinsed well', ' diced'];
+  const JOINS = [' + ', ' plus ', ', plus '];
+  const UNITS = ['1 tin', '2 tbsp', 'a handful of', '50 g', '½ cup'];
+  test.each(UNKNOWN)('%s', (food) => {
+    for (const prep of PREPS)
+      for (const join of JOINS)
+        for (const unit of UNITS) {
+          const text = `2 tins pinto beans${prep}${join}${unit} ${food}`;
+          expect([text, read(text).missing]).toEqual([text, 'food']);
+        }
+  });
+  test.each<[string, string]>([
+    ['walnuts', 'walnut'],
+    ['olive oil', 'olive-oil'],
+    ['tahini', 'tahini'],
+  ])('%s', (food, id) => {
+    for (const prep of PREPS)
+      for (const join of JOINS)
+        for (const unit of ['2 tbsp', '50 g', '½ cup']) {
+          const text = `2 tins pinto beans${prep}${join}${unit} ${food}`;
+          expect([text, foods(text).includes(id)]).toEqual([text, true]);
+        }
+  });
+  test('the noun is the line’s: 2 tins pinto beans + 1 tin kidney', () => {
+    expect(foods('2 tins pinto beans drained + 1 tin kidney ditto')).toEqual([
+      'pinto-canned',
+      'kidney-beans-canned',
+    ]);
+  });
+});

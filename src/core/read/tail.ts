@@ -18,6 +18,8 @@ const WITH = new RegExp(
 const WITH_SOME =
   /\swith\s+((?:an? (?:good |small |little |tiny )?(?:bit|little|splash|dash|drizzle|few|touch|spoonful|squeeze|knob|handful|pinch|dollop|sprinkle|sprinkling|ladle|ladleful)\b(?: of)?|some|\d|half an?)\s?[^,;()]*)/gi;
 const PLUS = /(?:^|[,(+;]\s*|\s)(?:plus|,\s*and|and also)\s+([^,;()]+)/gi;
+/** "+ 1 tin kidney": a further amount. */
+const PLUS_SIGN = /(?:^|\s)\+\s+([^,;()+]+)/g;
 const SALTED_WATER =
   /(?:\b(?:boiled|cooked|blanched|simmered) )?\bin (?:well |lightly |plenty of |a pot of |boiling )*salted (?:boiling )?water/i;
 const BUTTERED = /(?:^|[\s,(])(buttered|oiled|salted|sugared)(?=[\s,)]|$)/gi;
@@ -40,8 +42,10 @@ const ELSEWHERE =
 const AND = /\s(?:and|&)\s+([^,;()]+)/gi;
 const MEASURE =
   'tbsp|tbsps|tablespoons?|tsp|tsps|teaspoons?|cups?|ml|dl|g|kg|oz|fl oz|lb|lbs|pints?|litres?|l';
+const VESSEL =
+  'tins?|cans?|jars?|packs?|packets?|bags?|cartons?|handfuls?|pinch(?:es)?|cloves?|slices?|blocks?|bunch(?:es)?|splash(?:es)?|drizzles?|knobs?';
 const COUNTED = new RegExp(
-  `^(?:about |some )?(?:\\d|[½⅓⅔¼¾⅛]|half an?\\b|an? (?:tbsp|tsp|cup|tablespoon|teaspoon)\\b)[^a-z]*(?:${MEASURE})\\b`,
+  `^(?:about |some )?(?:\\d|[½⅓⅔¼¾⅛]|half an?\\b|an? (?=(?:tbsp|tsp|cup|tablespoon|teaspoon|${VESSEL})\\b))[^a-z]*(?:${MEASURE}|${VESSEL})\\b|^one (?:(?:${VESSEL}) )?of\\b`,
   'i',
 );
 /** A segment behind a comma that is a food and nothing else. */
@@ -70,14 +74,28 @@ export interface TailFood {
   readonly found: Found;
 }
 
+/** How sure a name must be that takes its noun from the line's food. */
+const LENT = 0.95;
+
 /** What an amount of its own names; a food that is not known is not passed over. */
 function amountIn(phrase: string, larder: Larder, of = ''): TailFood[] {
-  const plain = phrase.replace(ENDS, '').trim();
+  const plain = phrase
+    .replace(ENDS, '')
+    .replace(/\s+(?:ditto|likewise|same again)\b/i, '')
+    .trim();
   const line = readLineWords(of ? plain.replace(ITS_LIQUID, ` ${of.split(' ').at(-1)} $1`) : plain);
   const [words] = line.foods;
   if (line.none || !words?.food || words.measures.length === 0) return [];
   if (OF_ITSELF.test(words.food) || ELSEWHERE.test(words.food)) return [];
-  return [{ words, line, found: find(words, larder) }];
+  const found = find(words, larder);
+  if (found.food) return [{ words, line, found }];
+  // "2 tins pinto beans + 1 tin kidney": the noun is the line's
+  const head = of.split(' ').findLast((w) => !/(?:ed|ly)$/.test(w)) ?? '';
+  const noun = `${words.food} ${head}`.trim();
+  const lent = of ? find({ ...words, food: noun }, larder) : NOTHING;
+  return lent.food && lent.confidence >= LENT
+    ? [{ words: { ...words, food: noun }, line, found: lent }]
+    : [{ words, line, found }];
 }
 
 function foodsIn(phrase: string, larder: Larder): TailFood[] {
@@ -108,7 +126,7 @@ const boughtSalted = (words: FoodWords, larder: Larder): boolean =>
 /** A food's words without what is done to it with another food: "pasta", not "pasta, cooked in salted water". */
 export function withoutTail(words: FoodWords, larder: Larder): FoodWords {
   const strip = (text: string) =>
-    [WITH, WITH_SOME, PLUS, SALTED_WATER, BUTTERED]
+    [WITH, WITH_SOME, PLUS, PLUS_SIGN, SALTED_WATER, BUTTERED]
       .reduce((t, pattern) => t.replace(pattern, ' '), text)
       .replace(/\s+(?:and|then)\s*$/, '')
       .trim();
@@ -157,6 +175,7 @@ export function tailFoods(text: string, own: readonly FoodWords[], larder: Larde
   };
   for (const pattern of [WITH, WITH_SOME, PLUS, AND])
     for (const m of tail.matchAll(pattern)) add(m[1] ?? '', m.index + m[0].length - (m[1] ?? '').length);
+  for (const m of tail.matchAll(PLUS_SIGN)) if (COUNTED.test(m[1] ?? '')) add(m[1] ?? '', m.index + 2);
   for (const m of tail.matchAll(ALONE)) {
     const phrase = m[1] ?? '';
     if (/^or\b/i.test(phrase)) continue;

@@ -12,7 +12,7 @@ const OWN_WAY =
 export const ENOUGH =
   /[,;]\s*((?:about |maybe )?[\d½¼¾⅓⅔][^,;()]*?)\s+(?:is|are|will be|would be|does|will do)\s+(?:plenty|enough|fine|ample|lots)\s*$/;
 const OWN_TAIL =
-  /\s+[-–—,;]\s*(?:but )?(?:i|we)(?:'ve|'d|'m|'re| have| am| are)?\s+(?:only |just |usually |now |always )?(?:use|do|put(?: in)?|take|have|get away with|make do with|stick to|go with|(?:gone|go|got|come|cut (?:it |this |that )?)\s*(?:down|back)? to|down to)\s+([^(),;]+)$/;
+  /\s+[-–—,;]\s*(?:but )?(?:i|we)(?:'ve|'d|'m|'re| have| am| are)?\s+(?:only |just |usually |now |always )?(?:use|do|put(?: in)?|take|have|get away with|make do with|stick to|go with|(?:gone|go|got|come|cut(?: it| this| that| these| them)?|reduced? (?:it|this|that|these|them))\s*(?:right |way )?(?:down|back)?\s*to|down to)\s+([^(),;]+)$/;
 /** "oil to fry, you lose maybe 6 tbsp of it": what is eaten of it. */
 const LOST =
   /\s*[-–—,;(]\s*(?:you|it|they|we) (?:lose|loses|absorb|absorbs|soak up|soaks up|drink|drinks|take up|takes up)\s+(?:about |maybe |around |roughly )?([^(),;]+?)(?: of it)?\s*\)?\s*$/;

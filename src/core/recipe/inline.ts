@@ -39,7 +39,7 @@ function foodList(text: string): Stretch[] | null {
 
 /** "drizzle of", "a good pinch of": an amount without a number. */
 const BIT =
-  /^(?:(?:and|plus|with) )?(?:an? )?(?:(?:good|little|big|small|generous|large) )?(?:drizzle|pinch|splash|squeeze|handful|fistful|dash|knob|spoonful|glug|slosh|dollop|sprinkling|scattering|dusting|sprigs?|blob|lump|thumb|inch|bunch|bit|touch|tin|can|jar|bag|packet|piece|stick|head|bulb) of\s+/i;
+  /^(?:(?:and|plus|with) )?(?:an? )?(?:(?:good|little|big|small|generous|large) )?(?:drizzle|pinch|splash|squeeze|handful|fistful|dash|knob|spoonful|glug|slosh|dollop|sprinkling|scattering|dusting|sprigs?|blob|lump|thumb|inch|bunch|bit|touch|tin|can|jar|bag|packet|piece|stick|head|bulb|glass|mug|wineglass|carton|bottle) of\s+/i;
 
 /** "haldi 1/4 tsp", "onions 3": a food and how much of it. */
 const AMOUNT_BEHIND =

@@ -103,7 +103,10 @@ const JUICE =
 
 /** "25 g butter -> use marge": the amount stays, the food is the one behind the arrow. */
 function turnArrow(text: string): string {
-  const m = /^(.*?)\s*(?:->|=>|→)\s*(?:use |sub(?:stitute)? |swap(?: for)? |with )?(.+)$/i.exec(text);
+  const m =
+    /^(.*?)\s*(?:->|=>|→)\s*(?:(?:now )?(?:replaced|swapped|changed|switched) (?:by|with|for|to) |now |use |sub(?:stitute)? |swap(?: for)? |with )?(.+)$/i.exec(
+      text,
+    );
   if (!m?.[1] || !m[2]) return text;
   if (/^\d/.test(m[2])) return m[2];
   const r = new Reader(m[1].toLowerCase(), m[1]);

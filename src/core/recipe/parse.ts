@@ -45,6 +45,19 @@ const isNamed = (text: string, sure: number): boolean =>
 type State = 'before' | 'ingredients' | 'method' | 'notes';
 
 /** Goes through the rows once and puts each where it belongs. */
+const LETTER = /^(from|to|cc|date|sent|subject)\s*:\s*(.+)$/i;
+const OTHER_LIST =
+  /^(?:the )?(?:original|originally|old (?:way|one|version|recipe)|book(?:'s)?(?: version)?|card(?: says| said)?|(?:usual|traditional|classic)(?: way| version| recipe)?|before|(?:her|his|their|mum's|nan's|gran's) (?:way|version|recipe|one))\s*(?::|\s[–—-]\s)\s*(?=.*\d)/i;
+const LISTED_INSIDE = /^([^:]{0,60}?)\b(?:ingredients|you need|you'll need|shopping)\s*:\s*(\S.*)$/is;
+/** Sentences of a list told in one row, each with its place. */
+function sentencesAt(list: string, start: number): Stretch[] {
+  let from = 0;
+  return list.split(/(?<=[a-z)])\.\s+(?=[A-Z])/).map((text) => {
+    const at = list.indexOf(text, from);
+    from = at + text.length;
+    return { text, start: start + at, end: start + from };
+  });
+}
 const MANY = '(?:\\d{1,2}|two|three|four|five|six|seven|eight|nine|ten|twelve|fifteen|twenty|thirty)';
 /** "Three bean stew", "20-minute noodles": a number before one thing is a name, not an amount. */
 const OF_MANY = new RegExp(
@@ -122,7 +135,7 @@ class Parser {
     const stretch = stretchOf(raw);
     // a bullet with nothing behind it
     if (!stretch.text) return;
-    if (this.saysKind(raw)) return;
+    if (this.saysKind(raw) || this.isOtherList(stretch)) return;
     const heading = headingOf(raw.text);
     if (this.title === null && this.state === 'before') {
       if (this.isTitle(stretch, heading, index)) {
@@ -160,6 +173,7 @@ class Parser {
       if (isNamed(stretch.text, SURE)) this.ask(stretch, 'heading');
       return;
     }
+    if (this.headsPaper(stretch) || this.listsInProse(stretch) || this.countsPlates(stretch)) return;
     const early = this.lines.length === 0 && this.state !== 'method';
     const cut = early && ONE_CUT.test(stretch.text) ? readServings(`makes ${stretch.text}`) : null;
     if (cut) {
@@ -225,6 +239,52 @@ class Parser {
           if (score >= 1.5) this.ask(stretch, 'note');
         }
     }
+  }
+
+  /** "From: …", "Subject: the soup": the head of a letter. */
+  private headsPaper({ text, ...at }: Stretch): boolean {
+    if (this.lines.length > 0 || this.steps.length > 0) return false;
+    const m = LETTER.exec(text);
+    if (!m) return false;
+    if (m[1]?.toLowerCase() === 'subject' && m[2])
+      this.takeTitle(clean(m[2].replace(/^(?:re|fwd?):\s*/i, '')));
+    else this.notes.push({ text, ...at });
+    return true;
+  }
+
+  /** "The original: 2 oz butter, 1 pint cream": how others make it, beside how it is made here. */
+  private isOtherList(stretch: Stretch): boolean {
+    if (this.state === 'method' || !OTHER_LIST.test(stretch.text)) return false;
+    this.notes.push(stretch);
+    return true;
+  }
+
+  /** "Serves four. Ingredients: 1 kg potatoes; 250 g kale.": all in one row. */
+  private listsInProse(stretch: Stretch): boolean {
+    const m = this.state === 'before' ? LISTED_INSIDE.exec(stretch.text) : null;
+    const list = m?.[2]?.trim() ?? '';
+    if (!m || !list) return false;
+    this.takeServings(this.servingsOf((m[1] ?? '').replace(/[.,;]\s*$/, '')));
+    this.state = 'ingredients';
+    const start = stretch.start + stretch.text.length - (m[2] ?? '').trimStart().length;
+    for (const part of sentencesAt(list, start)) {
+      const head = /^for the ([a-z][a-z ]{2,24}),\s+/i.exec(part.text);
+      if (head) this.section = sectionName(head[1] ?? '');
+      const from = head?.[0].length ?? 0;
+      this.list({ text: part.text.slice(from), start: part.start + from, end: part.end }, true);
+    }
+    this.section = null;
+    return true;
+  }
+
+  /** "4 ppl / 1 pot / 45 mins" above the list. */
+  private countsPlates(stretch: Stretch): boolean {
+    const parts = stretch.text.split(/\s+[/|·•]\s+/);
+    const plates = parts.find((p) => PLATES_ALONE.test(p.trim()));
+    if (this.lines.length > 0 || this.state === 'method' || parts.length < 2 || !plates) return false;
+    this.takeServings(servingsRow(plates.trim()) ?? this.servingsOf(plates.trim()));
+    this.notes.push(stretch);
+    return true;
   }
 
   private ask({ text, start, end }: Stretch, taken: RowKind): void {

@@ -44,6 +44,8 @@ const NAME_AMOUNT =
   /^[a-z][a-z' -]{2,40}?\s+(?:about )?[\d½¼¾⅓⅔][\d./]*\s*(?:tbsps?|tsps?|tablespoons?|teaspoons?|cups?|ml|l|g|kg|oz|lbs?|tins?|cans?)\b/i;
 /** "onion 1 big": a name and how many of it. */
 const NAME_COUNT = /^([a-z][a-z' -]{2,40}?)\s+(?:x\s?)?\d[\d./]*(?:\s+[a-z]{1,7})?$/i;
+/** "Aubergines x3 sliced lengthways". */
+const NAME_TIMES = /^([a-z][a-z' -]{2,30}?)\s+x\s?\d{1,2}\b/i;
 /** "Originally it had a ham hock; I put in paprika": somebody does something. */
 const TELLS =
   /\b(?:i|we|he|she|they|mum|mom|gran|grandad|grandma)(?:'ve|'d|'ll)?\s+(?:\w+\s+)?(?:put|puts|add|adds|use|used|uses|cook|cooked|start|started|like|likes|make|makes|made|throw|stir|give|gave|had|swap|leave|left|always|never)\b/i;
@@ -117,8 +119,8 @@ const unmarkedScore = remember((text: string): number => {
   // "120 g barley · 600 ml water · pinch salt"
   if (text.split(/\s+[·•|]\s+/).filter(startsWithMeasure).length >= 2) score += 6;
   // "aubergine 2 lg"
-  const counted = NAME_COUNT.exec(cleaned)?.[1];
-  if (counted && opensWithFood(counted)) score += 3;
+  const counted = NAME_COUNT.exec(cleaned)?.[1] ?? NAME_TIMES.exec(cleaned)?.[1];
+  if (counted && opensWithFood(counted)) score += NAME_TIMES.test(cleaned) ? 5 : 3;
   if (words >= 7 && TELLS.test(cleaned) && !startsWithAmount(cleaned) && !opensWithFood(cleaned)) score -= 3;
   if (words <= 12 && score < 4) {
     const names = cleaned

@@ -59,7 +59,9 @@ const LOOSE =
 export function readServings(line: string): ServingsReading | null {
   const text = clean(line)
     .toLowerCase()
-    .replace(/^[#\s>*-]+/, '');
+    .replace(/^[#\s>*-]+/, '')
+    // "(for 4)"
+    .replace(/^\(([^()]*)\)$/, '$1');
   if (text.length > 160) return null;
   let fallback: ServingsReading | null = null;
   LEAD.lastIndex = 0;

@@ -61,6 +61,11 @@ const BARE_UNIT =
 const SIZED_UNIT =
   /^(?=(?:small|large|big|medium|little|good|generous) (?:pack|packet|bunch|bag|tin|can|jar|tub|pot|handful|head|piece|knob|bulb|thumb|block|carton|punnet)s?\b)/i;
 
+const WHICH_ONE =
+  /^((?:rice|basmati|pasta|spaghetti|noodles|couscous|bread|toast|rolls?|wraps?|flour|tortillas?|pittas?|pitas?|bulgur)\b.*?),\s*(brown|white|wholemeal|wholewheat|wholegrain)\s*$/i;
+const FIRST_DONE =
+  /[\s,]+(?:(?:&|and|then)\s+)?(?:dry[- ])?(?:baked|roasted|grilled|steamed|air[- ]?fried|charred)\b[^,;()]*\b\d+\s*(?:mins?|minutes|hours?|hrs?)\b[^,;()]*$/i;
+
 /**
  * A line of ingredients as cooks say it, put into the words that lines are written in: hedges become "about", "a
  * tablespoon and a half" one amount; what a food stands in for is dropped. Names of foods stay as they are.
@@ -95,6 +100,19 @@ export const plainTalk = (line: string): string =>
       (_, food: string, __: string, rest?: string) => `1 portion ${food}${rest ?? ''} each`,
     )
     .replace(/,?\s+(?:ditto|likewise|same again)\b/gi, '')
+    // "aubergines x3 sliced": so many of them
+    .replace(/^([a-z][a-z' -]{2,30}?)\s+x\s?(\d{1,2})\s+(?=[a-z&(])/i, '$2 $1, ')
+    // "60 g each, raw": how it is weighed
+    .replace(
+      /\b(each|apiece|pp|a head|per (?:person|head))\s*,\s*((?:raw|dry|dried|cooked|uncooked)(?: weight)?)\s*$/i,
+      '$2 $1',
+    )
+    // "rice - 60 g raw each, brown", "bread, wholemeal": which one
+    .replace(WHICH_ONE, '$2 $1')
+    // "sliced & baked dry 25 min": done before anything else
+    .replace(FIRST_DONE, '')
+    // "3 tbsp nooch. no marg!": what is not there is no part of the name
+    .replace(/\.\s+no [a-z][a-z ]{1,20}[!.]*$/i, '')
     .replace(
       /^\s*(?:whatever(?:'s| is)? left (?:of|over of)|what(?:'s| is) left of|the (?:rest|remains) of) (?:the )?/i,
       'leftover ',

@@ -259,7 +259,7 @@ function isNeverDone(s: Sentence, c: ClauseSpan): boolean {
     const never =
       PRESENT_SUBJECTS.has(wordAt(s.tokens, k)) &&
       NEGATORS.has(wordAt(s.tokens, k + 1)) &&
-      (next.to - k <= 2 || DENIES.has(wordAt(s.tokens, k + 2)));
+      (next.to - k <= 2 || DENIES.has(wordAt(s.tokens, k + 2)) || !verbOf(wordAt(s.tokens, k + 2)));
     if (never) return true;
     if (next.verb?.verb.brings && next.opener !== 'if') return false;
   }

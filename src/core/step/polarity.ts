@@ -8,6 +8,7 @@ import {
   INSTEAD,
   NEGATORS,
   OPTIONAL,
+  Phrases,
   PREPOSITIONS,
   SUBJECTS,
   verbOf,
@@ -98,6 +99,12 @@ const AFTER_NOUN = new Set([
   'colored',
   'like',
 ]);
+/** Words behind a food by which it is what brings about a wish. */
+const DOES_IT = new Phrases(
+  ['does it', 'will do it', 'does the trick', 'will do', 'helps', 'works', 'goes in'].map(
+    (w) => [w, true] as const,
+  ),
+);
 const WISHES = new Set(['would', "you'd", "i'd", "we'd", 'you', 'i', 'we', 'they', 'if']);
 
 /** A negator that turns the whole clause: "do not add", "cannot be made", "never cook". */
@@ -445,6 +452,8 @@ const isForAnother = ({ tokens }: Sentence, c: ClauseSpan, from: number): boolea
  */
 export function polarityOf(s: Sentence, c: ClauseSpan, from: number, to: number): Polarity {
   if (c.opener === 'if' && hasIt(s, c, from)) return 'optional';
+  // "if you want it richer a spoon of coconut milk does it": what is wished for may be done
+  if (c.opener === 'if' && DOES_IT.has(s.tokens, to, c.to) >= 0) return 'optional';
   if (c.opener === 'until' || c.opener === 'till' || c.opener === 'if' || c.opener === 'unless')
     return 'remark';
   if (isOtherVersion(s)) return verbNegated(s, c) ? 'not' : 'optional';

@@ -26,7 +26,8 @@ const MOST_TAIL = 300;
 const TAIL_OPENS = /(?:[,(;]|(?<![a-z])-|-(?![a-z])).*$/i;
 
 /** `Chickpea "tuna"`: what is called so is not. */
-const SO_CALLED = /["“”][^"“”]{2,30}["“”]/g;
+const SO_CALLED =
+  /["“”][^"“”]{2,30}["“”]|\((?:sort of|kind of|a sort of|a kind of|almost|nearly|not quite|a bit like|like|aka|a\.k\.a\.)[^()]{2,30}\)/gi;
 
 type Told = Pick<Recipe, 'steps' | 'title'> & Partial<Pick<Recipe, 'notes' | 'lines'>>;
 
