@@ -49,7 +49,7 @@ const isFood = (name: string): boolean => (findFood(name.toLowerCase(), '', 1)[0
 
 /** "per jar on the day", "for each person": what follows is for every one of them. */
 export const PER_ONE =
-  /^(?:per|for each|for every|for one) ?(?:person|head|serving|portion|plate|bowl|jar|glass|diner|eater)\b(?: on the day| to serve| at the table)?$/i;
+  /^(?:(?:to top|to serve|on top|on each|toppings?|garnish|to finish|extras?|at the table)[,:]?\s+)?(?:per|for each|for every|for one) ?(?:person|head|serving|portion|plate|bowl|bowlful|jar|glass|diner|eater)\b(?: on the day| to serve| at the table)?$/i;
 
 /** Heading of a row; `restStart` counts from the line's start. */
 export const headingOf = remember((text: string): Heading | null => {

@@ -17,6 +17,7 @@ const LEADS: readonly RegExp[] = [
   /\b(?:feeds|fed|serves|served|does|did|enough for|(?:so |and )?it'?s (?:all )?for|that'?s for|made for|cook(?:ed)? (?:this )?for)\s+(?:about |around |the |us |all )?/g,
   /\bcuts?(?: it| them)? (?:into|up into|in|about|roughly)?\s*(?:about |roughly |around )?(?=[\w ]{1,14}(?:ways|slices|pieces|squares|wedges|bars|portions|or\b|to\b|$|[.,;)]))/g,
   /(?:^|[.;,]\s*)(?:we(?:'re| are)|there(?:'s| are)|it's for)\s+(?:only |just |usually )?(?=\w+(?:\s+(?:of us|here|at the table))?\s*(?:[.,;!]|$))/g,
+  /\b(?:we (?:had|were|are)|there were)\s+(?=(?:\d{1,3}|\w+)\s+(?:at the|round the|to feed|coming|over|people)\b)/g,
   /(?:^|[\s,;(])(?=(?:\d|one |two |three |four |five |six |seven |eight |nine |ten |twelve )[^.;]{0,14}of us\b)/g,
 ];
 const LIKE_FOOD =
@@ -120,7 +121,14 @@ export function servingsInTitle(title: string): ServingsWords | null {
     /(?:[,:(]|\s[-–—])\s*(?:(?:enough )?for (?:the |us )?)?((?:\d{1,2}|one|two|three|four|five|six|seven|eight|ten|twelve)\b[^,:()]{0,30})\)?$/.exec(
       text,
     );
-  if (m?.[1]) return servingsRow(m[1]);
+  const last = m?.[1] ? servingsRow(m[1]) : null;
+  if (last) return last;
+  // "(per person!!)"
+  const one =
+    /(?:\(|[,–-]\s)\s*(?:amounts? |all )?(?:per|for each) (?:person|head|bowl|plate|jar|serving)\b/.exec(
+      text,
+    );
+  if (one) return said(1, 1, one[0].replace(/^\W+/, ''));
   // "(6 portions, freezes)", "… cuts about 8 ways"
   const inside = /\(([^()]{2,60})\)\s*$/.exec(text)?.[1];
   const pieces =
@@ -161,7 +169,7 @@ function toldNow(sentence: string): ServingsWords | null {
       if (LIKE_FOOD.test(behind)) continue;
       // "for two" ends there or goes on with people; "for two onions" does not
       if (
-        !/^\s*(?:$|[,.;)!–-]|(?:little |small |big |large |deep )?(?:pots|bowls|plates|glasses|ramekins|jars|dishes|boxes|servings|goes|helpings)\b|or \w+\b|ways\b|slices\b|pieces\b|squares\b|wedges\b|bars\b|portions\b|of us\b|people\b|persons?\b|eaters?\b|and\b|because\b|with\b|at\b|the\b)/.test(
+        !/^\s*(?:$|[,.;)!–-]|(?:little |small |big |large |deep )?(?:pots|bowls|plates|glasses|ramekins|jars|dishes|boxes|servings|goes|helpings)\b|or \w+\b|ways\b|slices\b|pieces\b|squares\b|wedges\b|bars\b|portions\b|of us\b|people\b|persons?\b|eaters?\b|round\b|to feed\b|coming\b|over\b|and\b|because\b|with\b|at\b|the\b)/.test(
           behind,
         )
       )

@@ -11,7 +11,7 @@ const HEDGE = new RegExp(
 const ISH = /(?<![\w.])(\d[\d.,/½¼¾]*\s*(?:[a-z]{1,12})?)[- ]?ish\b/gi;
 /** What the food is used in place of is no part of its name. */
 const IN_PLACE =
-  /,?\s+(?:instead of|in place of|in lieu of|rather than|as (?:an? )?(?:sub(?:stitute)?|replacement|stand-in) for)\s+(?:the |any |an? )?[a-z][^,;()\d]*/gi;
+  /,?\s+(?:instead of|in place of|in lieu of|rather than|as (?:an? )?(?:sub(?:stitute)?|replacement|stand-in) for)\s+(?:the |any |an? )?(?:[\d½¼¾⅓⅔][\d./]*\s*(?:tbsps?|tsps?|tablespoons?|teaspoons?|cups?|g|ml|oz)\s+(?:of )?)?[a-z][^,;()\d]*/gi;
 /** "apple purée where the butter was": what stood there before is no part of the name. */
 const WHERE_IT_WAS =
   /\s+where (?:the |my |her |his )?[a-z]+(?: [a-z]+)? (?:was|were|used to be|would be|would go)\b[^,;()]*/gi;
@@ -64,7 +64,7 @@ const SIZED_UNIT =
 const WHICH_ONE =
   /^((?:rice|basmati|pasta|spaghetti|noodles|couscous|bread|toast|rolls?|wraps?|flour|tortillas?|pittas?|pitas?|bulgur)\b.*?),\s*(brown|white|wholemeal|wholewheat|wholegrain)\s*$/i;
 const FIRST_DONE =
-  /[\s,]+(?:(?:&|and|then)\s+)?(?:dry[- ])?(?:baked|roasted|grilled|steamed|air[- ]?fried|charred)\b[^,;()]*\b\d+\s*(?:mins?|minutes|hours?|hrs?)\b[^,;()]*$/i;
+  /\s+(?:&|and|then)\s+(?:dry[- ])?(?:baked|roasted|grilled|steamed|air[- ]?fried|charred)\b[^,;()]*\b\d+\s*(?:mins?|minutes|hours?|hrs?)\b[^,;()]*$/i;
 
 /**
  * A line of ingredients as cooks say it, put into the words that lines are written in: hedges become "about", "a
@@ -100,6 +100,7 @@ export const plainTalk = (line: string): string =>
       (_, food: string, __: string, rest?: string) => `1 portion ${food}${rest ?? ''} each`,
     )
     .replace(/,?\s+(?:ditto|likewise|same again)\b/gi, '')
+    .replace(/\bof (?:the|those) same (cups?|mugs?|glass(?:es)?|spoons?)\b/i, '$1')
     // "aubergines x3 sliced": so many of them
     .replace(/^([a-z][a-z' -]{2,30}?)\s+x\s?(\d{1,2})\s+(?=[a-z&(])/i, '$2 $1, ')
     // "60 g each, raw": how it is weighed

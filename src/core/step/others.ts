@@ -216,6 +216,8 @@ function deniesThat(s: Sentence, next: ClauseSpan): boolean {
  * @param from first token of the food's name
  */
 export function othersWay(s: Sentence, c: ClauseSpan, from: number): 'remark' | 'optional' | null {
+  if (onTheirs(s, c, from)) return 'optional';
+  if (isSomeOfUs(s, c)) return 'optional';
   const at = othersAt(s, c);
   if (at < 0 || from < at) return null;
   if (isDenied(s, c)) return 'remark';
@@ -232,6 +234,23 @@ export function othersWay(s: Sentence, c: ClauseSpan, from: number): 'remark' | 
   }
   return null;
 }
+
+/** "Tobin put sour cream on his": what one eater did to a plate once; what somebody always has is counted. */
+function onTheirs({ tokens }: Sentence, c: ClauseSpan, from: number): boolean {
+  const theirs = tokens.slice(c.from, c.to).findIndex((t) => THEIRS.has(t.word));
+  const past = tokens.slice(c.from, from).some((t) => PAST.has(t.word) || ['put', 'added'].includes(t.word));
+  if (theirs < 0 || !past) return false;
+  const at = c.from + theirs;
+  const before = wordAt(tokens, at - 1);
+  return at < from || ['on', 'over', 'in', 'with', 'for'].includes(before);
+}
+const THEIRS = new Set(['his', 'hers', 'theirs']);
+
+/** "Some of us stir in a spoon of honey": not everybody. */
+const isSomeOfUs = ({ tokens }: Sentence, c: ClauseSpan): boolean =>
+  ['some', 'one', 'two', 'few', 'most', 'half'].includes(wordAt(tokens, c.from)) &&
+  wordAt(tokens, c.from + 1) === 'of' &&
+  ['us', 'them', 'you'].includes(wordAt(tokens, c.from + 2));
 
 /** "Chorizo is what the recipe had": somebody else's way. */
 function isWhatTheyHad({ tokens }: Sentence, c: ClauseSpan): boolean {
@@ -266,6 +285,23 @@ function isNeverDone(s: Sentence, c: ClauseSpan): boolean {
   return false;
 }
 
+/** "…are fried in half a pint of oil in the shops; ours are baked": another kitchen's way. */
+function isDoneElsewhere({ tokens }: Sentence, c: ClauseSpan): boolean {
+  for (let k = c.from; k + 2 < c.to; k += 1)
+    if (
+      ['in', 'at', 'from'].includes(wordAt(tokens, k)) &&
+      ['the', 'most', 'many', 'some'].includes(wordAt(tokens, k + 1)) &&
+      ELSEWHERE.has(wordAt(tokens, k + 2).replace(/s$/, ''))
+    )
+      return true;
+  return false;
+}
+const ELSEWHERE = new Set(
+  'shop restaurant takeaway café cafe deli pub canteen bakery chippy hotel taverna trattoria bistro book'.split(
+    ' ',
+  ),
+);
+
 /** "Next day put the cabbage in a pan": the recipe goes on, and is no talk of leftovers. */
 function opensNextDay(s: Sentence, c: ClauseSpan): boolean {
   const at = s.from + (wordAt(s.tokens, s.from) === 'the' ? 1 : 0);
@@ -280,7 +316,7 @@ export function isRemark(s: Sentence, c: ClauseSpan): boolean {
   // "nonna's: pancetta, 4 tbsp oil"
   if (s.label.some((t) => PEOPLE.has(t.word.replace(/['’]s$|['’]$/, '')))) return true;
   if (isTakenBack(s, c) || isNotNeeded(s, c) || isReplaced(s, c)) return true;
-  if (isWhatTheyHad(s, c)) return true;
+  if (isWhatTheyHad(s, c) || isDoneElsewhere(s, c)) return true;
   const at = s.clauses.indexOf(c);
   // "brush it with oil if you like it shiny, we never bother"
   if (isNeverDone(s, c)) return true;

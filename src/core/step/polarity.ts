@@ -99,6 +99,16 @@ const AFTER_NOUN = new Set([
   'colored',
   'like',
 ]);
+/** "…, & if it's a birthday 1 tbsp maple": a condition that ends the sentence, and what is then done. */
+function isOnOccasion(s: Sentence, c: ClauseSpan, from: number): boolean {
+  if (s.clauses.at(-1) !== c || s.clauses.length < 2) return false;
+  const before = s.tokens.slice(c.from, from);
+  return (
+    ["it's", 'its', 'is', "there's", "we're", "they're"].some((w) => before.some((t) => t.word === w)) &&
+    before.some((t) => t.kind === 'number') &&
+    !before.some((t) => t.word === '(')
+  );
+}
 /** Words behind a food by which it is what brings about a wish. */
 const DOES_IT = new Phrases(
   ['does it', 'will do it', 'does the trick', 'will do', 'helps', 'works', 'goes in'].map(
@@ -453,7 +463,8 @@ const isForAnother = ({ tokens }: Sentence, c: ClauseSpan, from: number): boolea
 export function polarityOf(s: Sentence, c: ClauseSpan, from: number, to: number): Polarity {
   if (c.opener === 'if' && hasIt(s, c, from)) return 'optional';
   // "if you want it richer a spoon of coconut milk does it": what is wished for may be done
-  if (c.opener === 'if' && DOES_IT.has(s.tokens, to, c.to) >= 0) return 'optional';
+  if (c.opener === 'if' && (DOES_IT.has(s.tokens, to, c.to) >= 0 || isOnOccasion(s, c, from)))
+    return 'optional';
   if (c.opener === 'until' || c.opener === 'till' || c.opener === 'if' || c.opener === 'unless')
     return 'remark';
   if (isOtherVersion(s)) return verbNegated(s, c) ? 'not' : 'optional';
