@@ -100,6 +100,10 @@ export const plainTalk = (line: string): string =>
       (_, food: string, __: string, rest?: string) => `1 portion ${food}${rest ?? ''} each`,
     )
     .replace(/,?\s+(?:ditto|likewise|same again)\b/gi, '')
+    .replace(/\s+w(?:\/|ith) (?:(?:its|their|the) )?(?:fronds|stalks|stems|tops|leaves on|skins? on)\b/i, '')
+    .replace(/\bnew season('s)? (?=potato|carrot|garlic)/i, 'new ')
+    // "1 vacuum pack cooked beetroot"
+    .replace(/^(\s*(?:\d+|an?|one|two|half an?)\s+)vac(?:uum)?[ -]?packe?d?s?\s+(?:of )?/i, '$1pack ')
     .replace(/\bof (?:the|those) same (cups?|mugs?|glass(?:es)?|spoons?)\b/i, '$1')
     // "aubergines x3 sliced": so many of them
     .replace(/^([a-z][a-z' -]{2,30}?)\s+x\s?(\d{1,2})\s+(?=[a-z&(])/i, '$2 $1, ')
