@@ -92,3 +92,11 @@ describe('a second amount in a line is its own food, or the line is not understo
     ]);
   });
 });
+
+/** Printed drained weights are what is eaten of a tin or jar (EU Regulation 1169/2011, Annex IX, 5). */
+test.each([
+  ['2 jars (700g each, 425 drained) white beans', 850],
+  ['1 jar (700 g, 425 g drained) white beans', 425],
+  ['1 tin (400 g / 240 g drained) white beans', 240],
+  ['2 x 400 g tins white beans (240 g drained each)', 480],
+])('%s', (text, grams) => expect(read(text).foods[0]?.grams?.best).toBeCloseTo(grams, 0));

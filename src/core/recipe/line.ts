@@ -293,7 +293,7 @@ export function readLineWords(line: string): LineWords {
     PER_HEAD.test(text) &&
     !(
       startsWithNumber &&
-      /\d\s*(?:g|kg|ml|oz|lb)\s+(?:each|apiece)\)?\s*$/.test(
+      /\d\s*(?:g|kg|ml|oz|lb)\s+(?:(?:drained|net|when drained|peeled|trimmed)\s+)?(?:each|apiece)\)?\s*$/.test(
         text.replace(/^\s*\d[\d.]*\s*(?:g|kg|ml|oz|lb)\b/, ''),
       )
     );

@@ -2,6 +2,9 @@ import { readQuantity } from '@/core/measure/quantity';
 import { readModifier, readSize, readUnit } from '@/core/measure/units';
 import { mul, ONE, Reader, type Measure, type Measures, type Three } from './reader';
 
+/** "425 drained", "240 g drained weight". */
+const LEFT_OF_IT = /(\d[\d.]*)\s*(?:g|grams?)?\s*(?:when |once )?drained\b/;
+
 const COUNT_X = /\s*x\s*(?=[\d(])|\s*x\s+(?=[a-z])/y;
 
 const DASH_OR_SPACE = /[ -]*/y;
@@ -28,7 +31,9 @@ function readSizeOfOne(r: Reader): Measure['each'] {
         rest = r.text.slice(r.at, close < 0 ? undefined : close);
         r.at = close < 0 ? r.text.length : close + 1;
       } else r.skip(/\s*-\s*|\s+each\b/y);
-      return { quantity: [q.low, q.best, q.high], unit: u.unit, drained: /\bdrained\b/.test(rest) };
+      const left = Number(LEFT_OF_IT.exec(rest)?.[1] ?? NaN);
+      const quantity: Three = Number.isNaN(left) ? [q.low, q.best, q.high] : [left, left, left];
+      return { quantity, unit: u.unit, drained: /\bdrained\b/.test(rest) };
     }
   }
   r.at = start;
@@ -280,6 +285,9 @@ export function bracketEquivalent(
   if (!measure?.unit || (measure.unit.kind !== 'mass' && measure.unit.kind !== 'volume')) return null;
   const rest = inside.text.slice(inside.at);
   const drained = /\bdrained\b/.test(inside.text);
+  // "(700 g each, 425 drained)": the second is what is left of it
+  const left = Number(LEFT_OF_IT.exec(rest)?.[1] ?? NaN);
+  const quantity: Three = Number.isNaN(left) ? mul(measure.quantity, measure.factor) : [left, left, left];
   if (/\beach\b|\bapiece\b/.test(rest))
     return {
       measure: {
@@ -287,7 +295,7 @@ export function bracketEquivalent(
         quantity: ONE,
         unit: null,
         factor: ONE,
-        each: { quantity: mul(measure.quantity, measure.factor), unit: measure.unit, drained },
+        each: { quantity, unit: measure.unit, drained },
       },
       length: close + 1,
     };

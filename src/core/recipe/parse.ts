@@ -45,6 +45,8 @@ const isNamed = (text: string, sure: number): boolean =>
 type State = 'before' | 'ingredients' | 'method' | 'notes';
 
 /** Goes through the rows once and puts each where it belongs. */
+const NONE_OF_IT =
+  /^[a-z][a-z -]{2,24}\s*[:–—-]\s*(?:none|nothing|no thanks|not here|skipped)\b(?: (?:at all|here|for us|today))?[.!;]*/i;
 const LETTER = /^(from|to|cc|date|sent|subject)\s*:\s*(.+)$/i;
 const OTHER_LIST =
   /^(?:the )?(?:original|originally|old (?:way|one|version|recipe)|book(?:'s)?(?: version)?|card(?: says| said)?|(?:usual|traditional|classic)(?: way| version| recipe)?|before|(?:her|his|their|mum's|nan's|gran's) (?:way|version|recipe|one))\s*(?::|\s[–—-]\s)\s*(?=.*\d)/i;
@@ -136,10 +138,18 @@ class Parser {
     // a bullet with nothing behind it
     if (!stretch.text) return;
     if (this.saysKind(raw) || this.isOtherList(stretch)) return;
+    // "tarka: none."
+    const none = NONE_OF_IT.exec(stretch.text);
+    if (none) {
+      const rest = stretch.text.slice(none[0].length);
+      const from = stretch.start + stretch.text.length - rest.trimStart().length;
+      if (rest.trim()) this.notes.push({ text: rest.trim(), start: from, end: stretch.end });
+      return;
+    }
     const heading = headingOf(raw.text);
     if (this.title === null && this.state === 'before') {
       if (this.isTitle(stretch, heading, index)) {
-        this.takeTitle(clean(heading?.text ?? stretch.text));
+        this.takeTitle(clean(heading?.text ?? stretch.text).replace(/\s+[/|·-]+$/, ''));
         // "salt" right above a list is as likely a food
         if (!heading && this.raws[index + 1]?.text.trim() && isNamed(stretch.text, 0.95))
           this.ask(stretch, 'title');
@@ -426,7 +436,11 @@ class Parser {
     this.takeServings(servingsInTitle(title));
     if (!said || 'problem' in said || !/\b(?:serves|makes|feeds)\b/i.test(title)) return;
     this.takeServings(said);
-    this.title = title.replace(/\s*[(,–-]?\s*\b(?:serves|makes|feeds)\b.*$/i, '').trim() || title;
+    this.title =
+      title
+        .replace(/\s*[(,–-]?\s*\b(?:serves|makes|feeds)\b.*$/i, '')
+        .replace(/\s+[/|·-]+$/, '')
+        .trim() || title;
   }
 
   private saysServings({ text, marked }: MarkedStretch, score: number): boolean {

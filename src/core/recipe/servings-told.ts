@@ -17,6 +17,7 @@ const LEADS: readonly RegExp[] = [
   /\b(?:feeds|fed|serves|served|does|did|enough for|(?:so |and )?it'?s (?:all )?for|that'?s for|made for|cook(?:ed)? (?:this )?for)\s+(?:about |around |the |us |all )?/g,
   /\bcuts?(?: it| them)? (?:into|up into|in|about|roughly)?\s*(?:about |roughly |around )?(?=[\w ]{1,14}(?:ways|slices|pieces|squares|wedges|bars|portions|or\b|to\b|$|[.,;)]))/g,
   /(?:^|[.;,]\s*)(?:we(?:'re| are)|there(?:'s| are)|it's for)\s+(?:only |just |usually )?(?=\w+(?:\s+(?:of us|here|at the table))?\s*(?:[.,;!]|$))/g,
+  /\bso (?:this|that|it)(?:'s| is| makes| feeds| serves)\s+(?:about |for )?(?=\w+\s*(?:$|[.,;)!]))/g,
   /\b(?:we (?:had|were|are)|there were)\s+(?=(?:\d{1,3}|\w+)\s+(?:at the|round the|to feed|coming|over|people)\b)/g,
   /(?:^|[\s,;(])(?=(?:\d|one |two |three |four |five |six |seven |eight |nine |ten |twelve )[^.;]{0,14}of us\b)/g,
 ];
@@ -49,10 +50,12 @@ function rowNow(row: string): ServingsWords | null {
     const behind = text.slice(first.end);
     const unit = PLATES.exec(behind);
     const rest = unit ? behind.slice(unit[0].length) : '';
+    // "2 jars (700 g each, 425 drained) white beans" is a line
+    if (/\d\s*(?:g|kg|ml|oz)\b[^()]*\)/.test(rest)) return told(text);
     // what follows may say more of it, but no food
     if (
       !unit ||
-      !/^\s*(?:$|[,(;.–-]|or\b|if\b|each\b|of (?:about |around |roughly |c\.? ?|~ ?)?\d+ ?(?:g|ml|kcal)\b)/.test(
+      !/^\s*(?:$|[,(;.–-]|or\b|if\b|each\b|with\b|w\/|of (?:about |around |roughly |c\.? ?|~ ?)?\d+ ?(?:g|ml|kcal)\b)/.test(
         rest,
       )
     )
@@ -123,6 +126,9 @@ export function servingsInTitle(title: string): ServingsWords | null {
     );
   const last = m?.[1] ? servingsRow(m[1]) : null;
   if (last) return last;
+  // "Muffins, 12, one each", "Green curry. 4."
+  const many = /[a-z]s?(?:,|\.)\s*(\d{1,2})(?:\.?$|,\s*(?:one|1|each)\b)/.exec(text)?.[1];
+  if (many && Number(many) > 0) return said(Number(many), Number(many), many);
   // "(per person!!)"
   const one =
     /(?:\(|[,–-]\s)\s*(?:amounts? |all )?(?:per|for each) (?:person|head|bowl|plate|jar|serving)\b/.exec(

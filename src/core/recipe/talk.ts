@@ -11,7 +11,7 @@ const HEDGE = new RegExp(
 const ISH = /(?<![\w.])(\d[\d.,/½¼¾]*\s*(?:[a-z]{1,12})?)[- ]?ish\b/gi;
 /** What the food is used in place of is no part of its name. */
 const IN_PLACE =
-  /,?\s+(?:instead of|in place of|in lieu of|rather than|as (?:an? )?(?:sub(?:stitute)?|replacement|stand-in) for)\s+(?:the |any |an? )?(?:[\d½¼¾⅓⅔][\d./]*\s*(?:tbsps?|tsps?|tablespoons?|teaspoons?|cups?|g|ml|oz)\s+(?:of )?)?[a-z][^,;()\d]*/gi;
+  /,?\s+(?:instead of|in place of|in lieu of|rather than|as (?:an? )?(?:sub(?:stitute)?|replacement|stand-in) for)\s+(?:the |any |an? )?(?:[\d½¼¾⅓⅔][\d./]*\s*(?:tbsps?|tsps?|tablespoons?|teaspoons?|cups?|c|t|g|ml|oz)\s+(?:of )?)?[a-z][^,;()\d]*/gi;
 /** "apple purée where the butter was": what stood there before is no part of the name. */
 const WHERE_IT_WAS =
   /\s+where (?:the |my |her |his )?[a-z]+(?: [a-z]+)? (?:was|were|used to be|would be|would go)\b[^,;()]*/gi;
@@ -61,6 +61,10 @@ const BARE_UNIT =
 const SIZED_UNIT =
   /^(?=(?:small|large|big|medium|little|good|generous) (?:pack|packet|bunch|bag|tin|can|jar|tub|pot|handful|head|piece|knob|bulb|thumb|block|carton|punnet)s?\b)/i;
 
+/** "green beans 150", "tofu 300 silken": nobody counts so many; grams. */
+const NAME_GRAMS =
+  /^(?!(?:oven|bake|fan|gas|serves?|makes|feeds|page)\b)([a-z][a-z' -]{2,24}?)\s+(\d{2,4})(?:\s+(?!(?:g|kg|ml|l|oz|lbs?|grams?|tins?|cans?|cups?|tbsps?|tsps?|mins?|minutes|calories|kcal|small|medium|large|big|or|to|and|x)\b)([a-z][a-z -]{2,24}))?$/i;
+const FEWEST_GRAMS = 50;
 const WHICH_ONE =
   /^((?:rice|basmati|pasta|spaghetti|noodles|couscous|bread|toast|rolls?|wraps?|flour|tortillas?|pittas?|pitas?|bulgur)\b.*?),\s*(brown|white|wholemeal|wholewheat|wholegrain)\s*$/i;
 const FIRST_DONE =
@@ -105,6 +109,9 @@ export const plainTalk = (line: string): string =>
     // "1 vacuum pack cooked beetroot"
     .replace(/^(\s*(?:\d+|an?|one|two|half an?)\s+)vac(?:uum)?[ -]?packe?d?s?\s+(?:of )?/i, '$1pack ')
     .replace(/\bof (?:the|those) same (cups?|mugs?|glass(?:es)?|spoons?)\b/i, '$1')
+    .replace(NAME_GRAMS, (all: string, name: string, n: string, rest?: string) =>
+      Number(n) >= FEWEST_GRAMS ? `${n} g ${rest ? `${rest} ` : ''}${name}` : all,
+    )
     // "aubergines x3 sliced": so many of them
     .replace(/^([a-z][a-z' -]{2,30}?)\s+x\s?(\d{1,2})\s+(?=[a-z&(])/i, '$2 $1, ')
     // "60 g each, raw": how it is weighed
