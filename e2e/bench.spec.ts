@@ -275,3 +275,21 @@ test('print shows the sheet without buttons', async ({ page }) => {
   await expect(page.getByRole('region', { name: 'Lines' })).toBeVisible();
   await expect(page.getByRole('button', { name: 'Save as text' })).toBeHidden();
 });
+
+test('where the system picks the colours, gauges keep theirs and the view one is in is marked', async ({
+  page,
+}) => {
+  await page.emulateMedia({ forcedColors: 'active' });
+  await openBench(page);
+  const bars = page.getByRole('region', { name: 'Limits' }).locator('button[tabindex="-1"]');
+  await expect(bars.first()).toBeAttached();
+  const [bar, sheet] = await bars.first().evaluate((el) => {
+    const canvas = document.createElement('span');
+    canvas.style.background = 'Canvas';
+    document.body.append(canvas);
+    return [getComputedStyle(el).backgroundColor, getComputedStyle(canvas).backgroundColor];
+  });
+  expect(bar).not.toBe(sheet);
+  const here = page.getByRole('navigation').locator('[aria-current="page"]').first();
+  await expect(here).toHaveCSS('outline-style', 'solid');
+});

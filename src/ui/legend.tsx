@@ -36,7 +36,10 @@ export function Legend({
       ))}
       {hatch && (
         <li className="flex items-center gap-1">
-          <span aria-hidden className="hatch inline-block h-[10px] w-4 rounded-[2px] text-ink" />
+          <span
+            aria-hidden
+            className="hatch inline-block h-[10px] w-4 rounded-[2px] text-ink forced-color-adjust-none"
+          />
           what the words leave open
         </li>
       )}

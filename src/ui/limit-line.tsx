@@ -19,7 +19,10 @@ export function LimitLine({ name, limit }: { name: string; limit: AuditLimit }) 
   return (
     <div className="flex items-center gap-2.5 py-1">
       <span className="w-[64px] flex-none truncate sm:w-[86px] font-semibold">{name}</span>
-      <span className="relative h-[14px] min-w-[56px] flex-1 rounded-[3px] bg-wash" aria-hidden>
+      <span
+        className="relative h-[14px] min-w-[56px] flex-1 rounded-[3px] bg-wash forced-color-adjust-none"
+        aria-hidden
+      >
         {value && limit.limit > 0 && (
           <>
             <span

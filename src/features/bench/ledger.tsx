@@ -27,7 +27,10 @@ function Figure({ cell, className = '' }: { cell: Cell; className?: string }) {
     <td className={`num px-1.5 py-1.5 text-right whitespace-nowrap sm:px-2 ${className}`} title={cell.title}>
       <span className="flex items-center justify-end gap-1.5">
         <span className={cell.text === '·' ? 'text-mute' : ''}>{cell.text}</span>
-        <span aria-hidden className="hidden h-[7px] w-[46px] overflow-hidden rounded-[2px] bg-wash lg:block">
+        <span
+          aria-hidden
+          className="hidden h-[7px] w-[46px] overflow-hidden rounded-[2px] bg-wash forced-color-adjust-none lg:block"
+        >
           <span
             className="block h-full"
             style={{ width: `${cell.size * 100}%`, background: cell.over ? 'var(--over)' : 'var(--within)' }}

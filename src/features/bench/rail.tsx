@@ -37,7 +37,7 @@ function Bar({
   const filled = last ? last.from + last.share : 0;
   const { open, best } = openPart(gauge);
   return (
-    <div className="relative h-[16px] overflow-hidden rounded-[3px] bg-wash">
+    <div className="relative h-[16px] overflow-hidden rounded-[3px] bg-wash forced-color-adjust-none">
       {gauge.segments.map(({ line, from: left, share }, i) => {
         if (left >= SCALE_END) return null;
         const on = lit === line;

@@ -127,7 +127,7 @@ export function VersionTree({ recipeId }: { recipeId: string }) {
               <div key={v.recipe.id} style={{ height: ROW }} className="relative border-t border-hair">
                 {low !== null && high !== null && (
                   <span
-                    className="hatch absolute top-[calc(50%-5px)] h-[10px] text-within-soft"
+                    className="hatch absolute top-[calc(50%-5px)] h-[10px] text-within-soft forced-color-adjust-none"
                     style={{ left: `${low * 100}%`, width: `${Math.max(0.4, (high - low) * 100)}%` }}
                   />
                 )}

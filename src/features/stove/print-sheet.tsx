@@ -26,6 +26,7 @@ export function PrintSheet({ cook, cooks }: { cook: Cook; cooks: readonly string
               {t.words.length === 0
                 ? t.text
                 : t.words.map((p) => (p.amount ? `${p.amount} ${p.text}` : p.text)).join('')}
+              {several && <span className="text-mute"> · {cook.dishes[t.dish]?.title}</span>}
             </span>
             <span className="w-[150px] flex-none text-right text-mute">
               {[

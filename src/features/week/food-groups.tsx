@@ -32,7 +32,10 @@ function GroupLine({ group, goal }: { group: Group; goal: number | null }) {
   return (
     <li className="flex items-center gap-2.5 py-0.5">
       <span className="w-[42%] flex-none text-[14px] leading-tight">{group.name}</span>
-      <span className="relative h-[12px] min-w-[48px] flex-1 rounded-[3px] bg-wash" aria-hidden>
+      <span
+        className="relative h-[12px] min-w-[48px] flex-1 rounded-[3px] bg-wash forced-color-adjust-none"
+        aria-hidden
+      >
         <span
           className="absolute inset-y-0 left-0 rounded-[3px] bg-within-soft"
           style={{ width: place(group.amount.low) }}
