@@ -158,3 +158,20 @@ describe('taking a recipe apart', () => {
     expect(parseRecipe('')).toMatchObject({ title: 'Untitled recipe', lines: [], steps: [] });
   });
 });
+
+describe('how others make it', () => {
+  const foods = (text: string) => parseRecipe(text).lines.map((l) => l.text);
+  test('is no list where the own one follows', () => {
+    expect(
+      foods(
+        'Rice pudding\n\nThe original: 4 oz pudding rice, 1 oz butter\nMine: 4 oz brown rice, 2 oz dates\n\nBake it for two hours.',
+      ),
+    ).toEqual(['4 oz brown rice', '2 oz dates']);
+  });
+  test('is the list where no other is', () => {
+    expect(foods("Dal\n\nMum's way: 200 g dal, 2 tbsp oil\n\nSimmer it for an hour.")).toEqual([
+      '200 g dal',
+      '2 tbsp oil',
+    ]);
+  });
+});

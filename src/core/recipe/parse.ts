@@ -1,13 +1,15 @@
 import { remember } from '@/core/memo';
 import { clean } from './clean';
-import { findFood, SURE } from '@/core/food/find';
+import { SURE } from '@/core/food/find';
 import { headingOf, isBareSection, listsFoods, META, PER_ONE, sectionName, type Heading } from './heading';
 import { rowAndTold, splitInline } from './inline';
 import { ingredientScore, startsWithAmount, startsAsStep, startsWithMeasure } from './score';
+import { LETTER, LISTED_INSIDE, NONE_OF_IT, OTHER_LIST, sentencesAt } from './row-talk';
 import { SAYS_KIND, type RowKind, type UnsureRow } from './row-kind';
 import { FOR_SO_MANY } from './talk';
-import { platesOfPieces, servingsInTitle, servingsRow, told } from './servings-told';
+import { platesOfPieces, servingsRow, told } from './servings-told';
 import { readServings as readServingsNow, type ServingsReading, type ServingsWords } from './servings';
+import { isCompoundName, isNamed, readTitle } from './title-said';
 import {
   linesOf,
   stretchOf,
@@ -39,48 +41,13 @@ const ONE_CUT =
 const JARRED = /\bjars?\b|overnight|\bpots?\b|parfait|pudding|\bchia\b/i;
 const readServings = remember(readServingsNow);
 
-const isNamed = (text: string, sure: number): boolean =>
-  (findFood(clean(text).toLowerCase(), '', 1)[0]?.confidence ?? 0) >= sure;
-
 type State = 'before' | 'ingredients' | 'method' | 'notes';
 
+/** A row that lists what goes in here: "Mine: 4 oz brown rice", "200 g lentils". */
+const listsHere = (text: string): boolean =>
+  !OTHER_LIST.test(text) && (ingredientScore(text, false) >= 4 || /^[^:]{2,24}:\s*\d/.test(text.trim()));
+
 /** Goes through the rows once and puts each where it belongs. */
-const NONE_OF_IT =
-  /^[a-z][a-z -]{2,24}\s*[:–—-]\s*(?:none|nothing|no thanks|not here|skipped)\b(?: (?:at all|here|for us|today))?[.!;]*/i;
-const LETTER = /^(from|to|cc|date|sent|subject)\s*:\s*(.+)$/i;
-const OTHER_LIST =
-  /^(?:the )?(?:original|originally|old (?:way|one|version|recipe)|book(?:'s)?(?: version)?|card(?: says| said)?|(?:usual|traditional|classic)(?: way| version| recipe)?|before|(?:her|his|their|mum's|nan's|gran's) (?:way|version|recipe|one))\s*(?::|\s[–—-]\s)\s*(?=.*\d)/i;
-const LISTED_INSIDE = /^([^:]{0,60}?)\b(?:ingredients|you need|you'll need|shopping)\s*:\s*(\S.*)$/is;
-/** Sentences of a list told in one row, each with its place. */
-function sentencesAt(list: string, start: number): Stretch[] {
-  let from = 0;
-  return list.split(/(?<=[a-z)])\.\s+(?=[A-Z])/).map((text) => {
-    const at = list.indexOf(text, from);
-    from = at + text.length;
-    return { text, start: start + at, end: start + from };
-  });
-}
-const MANY = '(?:\\d{1,2}|two|three|four|five|six|seven|eight|nine|ten|twelve|fifteen|twenty|thirty)';
-/** "Three bean stew", "20-minute noodles": a number before one thing is a name, not an amount. */
-const OF_MANY = new RegExp(
-  `^${MANY}[- ](?:bean|grain|seed|ingredient|minute|min|hour|day|layer|step|veg|vegetable|mushroom|herb|spice|colou?r|way|pea|lentil|pulse|pot|pan|tray)[- ]+[a-z]`,
-  'i',
-);
-const OF_MANY_JOINED = new RegExp(
-  `^(?:${MANY}|1|one)-(?!inch|ounce|pound|cup|gram|pint|lit|quart|kilo|third|half|to-)(?:[a-z]{2,}[^s\\W])[- ]+[a-z]`,
-  'i',
-);
-/** "One pan orzo": the vessel that all is made in. */
-const OF_ONE_VESSEL = /^One (?:pot|pan|tray|sheet|skillet|wok|bowl)[- ]+(?=[a-z])/;
-
-/** Whether a row that begins with a number is a dish's name by its make. */
-function isCompoundName(text: string): boolean {
-  if (/\b\d+\s*(?:g|kg|ml|oz|tbsp|tsp|cups?)\b/i.test(text)) return false;
-  const vessel = OF_ONE_VESSEL.exec(text)?.[0];
-  if (vessel) return !isNamed(text.slice(vessel.length), SURE);
-  return OF_MANY.test(text) || OF_MANY_JOINED.test(text);
-}
-
 class Parser {
   private readonly lines: SourceLine[] = [];
   private readonly steps: Stretch[] = [];
@@ -137,7 +104,7 @@ class Parser {
     const stretch = stretchOf(raw);
     // a bullet with nothing behind it
     if (!stretch.text) return;
-    if (this.saysKind(raw) || this.isOtherList(stretch)) return;
+    if (this.saysKind(raw) || this.isOtherList(stretch, index)) return;
     // "tarka: none."
     const none = NONE_OF_IT.exec(stretch.text);
     if (none) {
@@ -149,7 +116,7 @@ class Parser {
     const heading = headingOf(raw.text);
     if (this.title === null && this.state === 'before') {
       if (this.isTitle(stretch, heading, index)) {
-        this.takeTitle(clean(heading?.text ?? stretch.text).replace(/\s+[/|·-]+$/, ''));
+        this.takeTitle(clean(heading?.text ?? stretch.text));
         // "salt" right above a list is as likely a food
         if (!heading && this.raws[index + 1]?.text.trim() && isNamed(stretch.text, 0.95))
           this.ask(stretch, 'title');
@@ -262,11 +229,12 @@ class Parser {
     return true;
   }
 
-  /** "The original: 2 oz butter, 1 pint cream": how others make it, beside how it is made here. */
-  private isOtherList(stretch: Stretch): boolean {
+  /** "The original: 2 oz butter, 1 pint cream": how others make it, where a list of how it is made here follows. */
+  private isOtherList(stretch: Stretch, index: number): boolean {
     if (this.state === 'method' || !OTHER_LIST.test(stretch.text)) return false;
-    this.notes.push(stretch);
-    return true;
+    const follows = this.raws.slice(index + 1).some(({ text }) => listsHere(text));
+    if (follows) this.notes.push(stretch);
+    return follows;
   }
 
   /** "Serves four. Ingredients: 1 kg potatoes; 250 g kale.": all in one row. */
@@ -407,40 +375,10 @@ class Parser {
     return !(readServings(text) && SAYS_SERVINGS.test(text));
   }
 
-  private takeTitle(title: string): void {
-    const said = readServings(title);
+  private takeTitle(written: string): void {
+    const { title, servings } = readTitle(written);
     this.title = title;
-    const forMany =
-      /[ (]for ((?:one|two|three|four|five|six|seven|eight|ten|twelve|a crowd of \d+|\d{1,2})(?: people)?)(?=\s*(?:$|[,;(–)]|- ))/i.exec(
-        title,
-      );
-    if (forMany?.[1]) this.takeServings(readServings(`for ${forMany[1]}`));
-    // "for a crowd (12)", "Bircher x2"
-    const crowd = /\bfor (?:an?|the|my|our) [a-z]+(?: [a-z]+)?\s*\((\d{1,3})\)|\s[x×]\s?(\d{1,2})$/i.exec(
-      title,
-    );
-    const many = crowd?.[1] ?? crowd?.[2];
-    if (many) this.takeServings(readServings(`serves ${many}`));
-    // "Muffins (12)"
-    const pieces = /[a-z]s\s*\((?:x ?)?(\d{1,2})(?: (?:small|large|big|mini|medium|little))?\)\s*$/i.exec(
-      title,
-    )?.[1];
-    if (pieces) this.takeServings(readServings(`makes ${pieces}`));
-    // "Nourish bowl (2)", "overnight oats x 3 jars"
-    const plates =
-      /[a-z]\s*\((?:x ?)?(\d{1,2})\)\s*$|\s[x×]\s?(\d{1,2}) (?:jars|bowls|pots|glasses|portions|servings|boxes)\s*$/i.exec(
-        title,
-      );
-    const plate = plates?.[1] ?? plates?.[2];
-    if (plate && Number(plate) > 0) this.takeServings(readServings(`serves ${plate}`));
-    this.takeServings(servingsInTitle(title));
-    if (!said || 'problem' in said || !/\b(?:serves|makes|feeds)\b/i.test(title)) return;
-    this.takeServings(said);
-    this.title =
-      title
-        .replace(/\s*[(,–-]?\s*\b(?:serves|makes|feeds)\b.*$/i, '')
-        .replace(/\s+[/|·-]+$/, '')
-        .trim() || title;
+    for (const reading of servings) this.takeServings(reading);
   }
 
   private saysServings({ text, marked }: MarkedStretch, score: number): boolean {

@@ -1,0 +1,21 @@
+import type { Stretch } from './source';
+
+/** "tarka: none.": what is not made. */
+export const NONE_OF_IT =
+  /^[a-z][a-z -]{2,24}\s*[:–—-]\s*(?:none|nothing|no thanks|not here|skipped)\b(?: (?:at all|here|for us|today))?[.!;]*/i;
+/** The head of a letter: "Subject: the soup". */
+export const LETTER = /^(from|to|cc|date|sent|subject)\s*:\s*(.+)$/i;
+/** "The original: 2 oz butter, 1 pint cream". */
+export const OTHER_LIST =
+  /^(?:the )?(?:original|originally|old (?:way|one|version|recipe)|book(?:'s)?(?: version)?|card(?: says| said)?|(?:usual|traditional|classic)(?: way| version| recipe)?|before|(?:her|his|their|mum's|nan's|gran's) (?:way|version|recipe|one))\s*(?::|\s[–—-]\s)\s*(?=.*\d)/i;
+/** "Serves four. Ingredients: 1 kg potatoes; …". */
+export const LISTED_INSIDE = /^([^:]{0,60}?)\b(?:ingredients|you need|you'll need|shopping)\s*:\s*(\S.*)$/is;
+/** Sentences of a list told in one row, each with its place. */
+export function sentencesAt(list: string, start: number): Stretch[] {
+  let from = 0;
+  return list.split(/(?<=[a-z)])\.\s+(?=[A-Z])/).map((text) => {
+    const at = list.indexOf(text, from);
+    from = at + text.length;
+    return { text, start: start + at, end: start + from };
+  });
+}
