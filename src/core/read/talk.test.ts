@@ -181,3 +181,24 @@ test('“plus more if needed” makes more of it, not less', () => {
   const line = readOf('', '2 tbsp tahini, plus more if needed').lines[0];
   expect([line?.optional, (line?.foods[0]?.grams?.low ?? 0) > 25]).toEqual([false, true]);
 });
+
+describe('what is bought elsewhere is here; what is done elsewhere is not', () => {
+  const fat = (method: string) => {
+    const read = readOf(method, '400 g brown rice');
+    return read.lines.some((l) =>
+      l.foods.some((f) => !f.food || /pesto|oil|garlic bread/i.test(f.food.name)),
+    );
+  };
+  test.each([
+    'Stir in 3 tbsp pesto from the deli.',
+    'Simmer the rice. Serve with garlic bread from the bakery.',
+    'Simmer the rice. Add the pesto they sell in the shop.',
+    "Simmer the rice. The deli's pesto goes on top.",
+    'Simmer the rice. The deli pesto goes on top.',
+  ])('%s', (method) => expect(fat(method)).toBe(true));
+  test.each([
+    'Simmer the rice. It is fried in oil in the shops; ours is dry.',
+    'Simmer the rice. The deli version has 3 tbsp pesto in it.',
+    'Simmer the rice. A swirl of pesto is nice on top but I don’t since May.',
+  ])('%s', (method) => expect(fat(method)).toBe(false));
+});

@@ -224,7 +224,10 @@ export function othersWay(s: Sentence, c: ClauseSpan, from: number): 'remark' | 
   // "the shop ones are brushed with butter": another thing than this
   if (OTHER_ONES.has(wordAt(s.tokens, at))) return 'remark';
   // "the book's 100 g butter": what it has is not what is done here
-  if (/['’]s?$/.test(wordAt(s.tokens, at - 1))) return 'remark';
+  const owner = wordAt(s.tokens, at - 1);
+  if (/['’]s?$/.test(owner))
+    // "the deli's pesto goes on top" may be bought there
+    return SELLS.has(owner.replace(/['’]s?$/, '')) ? null : 'remark';
   for (let k = at; k < Math.min(at + 3, from); k += 1) {
     const w = wordAt(s.tokens, k);
     if (PAST.has(w)) return 'remark';
@@ -287,20 +290,26 @@ function isNeverDone(s: Sentence, c: ClauseSpan): boolean {
 
 /** "…are fried in half a pint of oil in the shops; ours are baked": another kitchen's way. */
 function isDoneElsewhere({ tokens }: Sentence, c: ClauseSpan): boolean {
+  // "stir in the pesto they sell in the shop" is done here
+  if (c.verb?.form === 'base' && !AUXILIARIES.has(wordAt(tokens, c.verbAt - 1))) return false;
+  if (tokens.slice(c.from, c.to).some((t) => BUYING.has(t.word))) return false;
   for (let k = c.from; k + 2 < c.to; k += 1)
     if (
-      ['in', 'at', 'from'].includes(wordAt(tokens, k)) &&
+      ['in', 'at'].includes(wordAt(tokens, k)) &&
       ['the', 'most', 'many', 'some'].includes(wordAt(tokens, k + 1)) &&
       ELSEWHERE.has(wordAt(tokens, k + 2).replace(/s$/, ''))
     )
       return true;
   return false;
 }
+const BUYING = new Set(['buy', 'bought', 'sell', 'sells', 'sold', 'get', 'got', 'have', 'available', 'find']);
 const ELSEWHERE = new Set(
   'shop restaurant takeaway café cafe deli pub canteen bakery chippy hotel taverna trattoria bistro book'.split(
     ' ',
   ),
 );
+
+const SELLS = new Set('deli bakery supermarket shop canteen pub café cafe hotel caterer takeaway'.split(' '));
 
 /** "Next day put the cabbage in a pan": the recipe goes on, and is no talk of leftovers. */
 function opensNextDay(s: Sentence, c: ClauseSpan): boolean {
