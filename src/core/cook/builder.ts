@@ -23,6 +23,25 @@ const INTO_A_DISH =
   /\b(?:into|onto|between|over) (?:an?|the|your|\d+|two|four|six) (?:[\w-]+ ){0,3}(?:dish|dishes|bowls?|tin|tins|plates?|jars?|tray|jug|board|blender|processor)\b/i;
 const MORE_OF_IT = /\b(?:another|more|further|longer)\b/i;
 
+/** Something that heats up by itself, with nothing in it yet. */
+const heating = (
+  id: string,
+  step: number,
+  own: Pick<Task, 'text' | 'action' | 'minutes' | 'uses' | 'celsius'>,
+): Task => ({
+  ...own,
+  id,
+  step,
+  line: null,
+  said: false,
+  attention: 'none',
+  after: [],
+  optional: false,
+  holds: TASKS.holds[own.action] ?? null,
+  lines: [],
+  mentions: [],
+});
+
 /** Builds the tasks of one dish, clause by clause. */
 export class Builder {
   readonly tasks: Task[] = [];
@@ -94,12 +113,7 @@ export class Builder {
     const foods = lines.flatMap((l) => this.read.lines[l]?.foods[0]?.food ?? []);
     const holds = holdsAfter(action, at.text, foods, pots);
     const before = this.tasks.at(-1);
-    const uses =
-      place === 'burner' || APPLIANCES.some((a) => a === place)
-        ? [place]
-        : c.tools.includes('fridge')
-          ? []
-          : [];
+    const uses = place === 'burner' || APPLIANCES.some((a) => a === place) ? [place] : [];
     const merged =
       before !== undefined &&
       attention === 'hands' &&
@@ -117,9 +131,7 @@ export class Builder {
       const { minutes: m } = timed;
       made = {
         ...before,
-        text: tidy(
-          this.read.recipe.steps[at.step]?.text.slice(this.from.get(before.id) ?? at.start, at.until) ?? '',
-        ),
+        text: this.wordsFrom(before, at),
         action: action === 'add' ? before.action : action,
         minutes: range(sum.low + m.low, sum.best + m.best, sum.high + m.high),
         said: before.said || timed.said,
@@ -165,11 +177,16 @@ export class Builder {
       ...before,
       minutes: c.minutes,
       said: true,
-      text: tidy(
-        this.read.recipe.steps[at.step]?.text.slice(this.from.get(before.id) ?? at.start, at.until) ?? '',
-      ),
+      text: this.wordsFrom(before, at),
     };
     return true;
+  }
+
+  /** A step's words from where a task begins to where the next deed does. */
+  private wordsFrom(task: Task, at: Place): string {
+    return tidy(
+      this.read.recipe.steps[at.step]?.text.slice(this.from.get(task.id) ?? at.start, at.until) ?? '',
+    );
   }
 
   private heatOfOven(): number | null {
@@ -213,23 +230,13 @@ export class Builder {
   }
 
   private waterOn(id: string, at: Place): void {
-    const task: Task = {
-      id,
-      step: at.step,
-      line: null,
+    const task = heating(id, at.step, {
       text: tidy(at.whole),
       action: 'boil',
       minutes: range(...TASKS.water),
-      said: false,
-      attention: 'none',
       uses: ['burner'],
       celsius: null,
-      after: [],
-      optional: false,
-      holds: TASKS.holds.boil ?? null,
-      lines: [],
-      mentions: [],
-    };
+    });
     this.tasks.push(task);
     this.from.set(id, at.start);
     this.pots.putWaterOn(task);
@@ -237,23 +244,15 @@ export class Builder {
 
   private preheat(id: string, at: Place, celsius: number | null): void {
     this.preheated = true;
-    this.tasks.push({
-      id,
-      step: at.step,
-      line: null,
-      text: celsius === null ? 'Heat the oven' : `Heat the oven to ${Math.round(celsius)} °C`,
-      action: 'preheat',
-      minutes: range(...TASKS.preheat),
-      said: false,
-      attention: 'none',
-      uses: ['oven'],
-      celsius,
-      after: [],
-      optional: false,
-      holds: TASKS.holds.preheat ?? null,
-      lines: [],
-      mentions: [],
-    });
+    this.tasks.push(
+      heating(id, at.step, {
+        text: celsius === null ? 'Heat the oven' : `Heat the oven to ${Math.round(celsius)} °C`,
+        action: 'preheat',
+        minutes: range(...TASKS.preheat),
+        uses: ['oven'],
+        celsius,
+      }),
+    );
   }
 
   /** Where a task's words name lines: the foods of the clauses that it is made of. */

@@ -1,4 +1,4 @@
-import { readQuantity } from '@/core/measure/quantity';
+import { numberOf } from '@/core/measure/quantity';
 import { exact, range, scale, type Range } from '@/core/range/range';
 import { verbById } from '@/core/step/lexicon';
 import type { StepClause } from '@/core/steps/schema';
@@ -26,26 +26,21 @@ const BATCHES = /\bin\s+(?:about )?(?:([a-z]+|\d+)\s+)?batches\b/i;
 /** "In batches" without a number: two at least (common practice). */
 const SOME_BATCHES = 2;
 const MOST_BATCHES = 12;
-const numberIn = (word: string | undefined): number | null => {
-  const q = word === undefined ? null : readQuantity(word.toLowerCase(), 0);
-  return q && q.end === word?.length ? q.best : null;
-};
-
 /** How often a deed is done over: "two at a time" of so many pieces, "in 3 batches". */
 function batchesIn(text: string, pieces: number | null): number {
   const m = AT_A_TIME.exec(text);
-  const each = ONE_BY_ONE.test(text) ? 1 : numberIn(m?.[1] ?? m?.[2]);
+  const each = ONE_BY_ONE.test(text) ? 1 : numberOf(m?.[1] ?? m?.[2]);
   if (each !== null && each >= 1)
     return pieces === null ? SOME_BATCHES : Math.min(MOST_BATCHES, Math.max(1, Math.ceil(pieces / each)));
   const said = BATCHES.exec(text);
-  return said ? Math.min(MOST_BATCHES, numberIn(said[1]) ?? SOME_BATCHES) : 1;
+  return said ? Math.min(MOST_BATCHES, numberOf(said[1]) ?? SOME_BATCHES) : 1;
 }
 
 const INTO_PIECES =
   /\b(?:divide|shape|form|roll|cut|split|portion|make|makes|makes about)\b[^.;]{0,60}?\b(\d+|two|three|four|five|six|seven|eight|nine|ten|twelve|sixteen|twenty)\b(?!\s*(?:g|kg|ml|cm|mm|min|mins|minutes?|hours?|tbsp|tsp|cups?|people|plates|portions|servings)\b)/i;
 
 /** Pieces that a dish is made into: "divide into 8 balls", "makes 12 cakes". */
-export const piecesIn = (text: string): number | null => numberIn(INTO_PIECES.exec(text)?.[1]);
+export const piecesIn = (text: string): number | null => numberOf(INTO_PIECES.exec(text)?.[1]);
 
 /**
  * Minutes of a clause: as said, else what such a deed usually takes.
@@ -67,7 +62,7 @@ export function minutesOf(
     const [low, best, high] = (underPressure ? TASKS.pressure.up : [0, 0, 0]).map(
       (n) => n + Number(release),
     ) as [number, number, number];
-    const other = numberIn(OTHER_SIDE.exec(text)?.[1]) ?? 0;
+    const other = numberOf(OTHER_SIDE.exec(text)?.[1]) ?? 0;
     const both = range(c.minutes.low + other, c.minutes.best + other, c.minutes.high + other);
     const m = scale(both, sidesIn(text) * batchesIn(text, pieces));
     return { minutes: range(m.low + low, m.best + best, m.high + high), said: true };

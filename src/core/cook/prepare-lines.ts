@@ -46,11 +46,8 @@ function saidIn(text: string, phrase: string): Range | null {
   const own = parts[at] ?? '';
   const next = parts[at + 1] ?? '';
   const said = own.slice(Math.max(0, own.indexOf(phrase)));
-  return /\d|\bhours?\b|\bhalf\b/.test(said) && minutesIn(said)
-    ? minutesIn(said)
-    : ONLY_A_TIME.test(next)
-      ? minutesIn(next)
-      : null;
+  const inside = /\d|\bhours?\b|\bhalf\b/.test(said) ? minutesIn(said) : null;
+  return inside ?? (ONLY_A_TIME.test(next) ? minutesIn(next) : null);
 }
 
 const HANDS_BY_CUTTING = new Set(['fine', 'chop', 'grate', 'crush', 'peel', 'juice']);

@@ -11,6 +11,12 @@ export interface Quantity {
   readonly article: boolean;
 }
 
+/** The number that a word is and nothing else: "four", "12"; null where it is none. */
+export function numberOf(word: string | undefined): number | null {
+  const q = word === undefined ? null : readQuantity(word.toLowerCase(), 0);
+  return q && q.end === word?.length ? q.best : null;
+}
+
 const WORDS: Record<string, number> = {
   a: 1,
   an: 1,

@@ -79,10 +79,7 @@ const LENT = 0.95;
 
 /** What an amount of its own names; a food that is not known is not passed over. */
 function amountIn(phrase: string, larder: Larder, of = ''): TailFood[] {
-  const plain = phrase
-    .replace(ENDS, '')
-    .replace(/\s+(?:ditto|likewise|same again)\b/i, '')
-    .trim();
+  const plain = phrase.replace(ENDS, '').trim();
   const line = readLineWords(of ? plain.replace(ITS_LIQUID, ` ${of.split(' ').at(-1)} $1`) : plain);
   const [words] = line.foods;
   if (line.none || !words?.food || words.measures.length === 0) return [];

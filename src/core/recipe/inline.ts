@@ -6,17 +6,7 @@ import { remember } from '@/core/memo';
 import { clean } from './clean';
 import { PREPARATION } from './alternatives';
 import { startsAsStep, startsWithAmount, startsWithMeasure } from './score';
-import type { Stretch } from './source';
-
-/** Parts of a text, in their order, each with its place. */
-function placed(text: string, parts: readonly string[]): Stretch[] {
-  let at = 0;
-  return parts.map((part) => {
-    const start = text.indexOf(part, at);
-    at = start + part.length;
-    return { text: part, start, end: at };
-  });
-}
+import { placed, type Stretch } from './source';
 
 /** "bay leaf, thyme" without amounts: a list of foods, unless it is one food turned round ("milk, soy"). */
 function foodList(text: string): Stretch[] | null {

@@ -4,6 +4,11 @@ import { mul, ONE, Reader, type Measure, type Measures, type Three } from './rea
 
 /** "425 drained", "240 g drained weight". */
 const LEFT_OF_IT = /(\d[\d.]*)\s*(?:g|grams?)?\s*(?:when |once )?drained\b/;
+/** What is left of a package behind its printed weight; null where it does not say. */
+function leftOf(rest: string): Three | null {
+  const left = LEFT_OF_IT.exec(rest)?.[1];
+  return left === undefined ? null : [Number(left), Number(left), Number(left)];
+}
 
 const COUNT_X = /\s*x\s*(?=[\d(])|\s*x\s+(?=[a-z])/y;
 
@@ -31,8 +36,7 @@ function readSizeOfOne(r: Reader): Measure['each'] {
         rest = r.text.slice(r.at, close < 0 ? undefined : close);
         r.at = close < 0 ? r.text.length : close + 1;
       } else r.skip(/\s*-\s*|\s+each\b/y);
-      const left = Number(LEFT_OF_IT.exec(rest)?.[1] ?? NaN);
-      const quantity: Three = Number.isNaN(left) ? [q.low, q.best, q.high] : [left, left, left];
+      const quantity = leftOf(rest) ?? [q.low, q.best, q.high];
       return { quantity, unit: u.unit, drained: /\bdrained\b/.test(rest) };
     }
   }
@@ -286,8 +290,7 @@ export function bracketEquivalent(
   const rest = inside.text.slice(inside.at);
   const drained = /\bdrained\b/.test(inside.text);
   // "(700 g each, 425 drained)": the second is what is left of it
-  const left = Number(LEFT_OF_IT.exec(rest)?.[1] ?? NaN);
-  const quantity: Three = Number.isNaN(left) ? mul(measure.quantity, measure.factor) : [left, left, left];
+  const quantity = leftOf(rest) ?? mul(measure.quantity, measure.factor);
   if (/\beach\b|\bapiece\b/.test(rest))
     return {
       measure: {

@@ -1,4 +1,4 @@
-import type { Stretch } from './source';
+import { placed, type Stretch } from './source';
 
 /** "tarka: none.": what is not made. */
 export const NONE_OF_IT =
@@ -11,11 +11,5 @@ export const OTHER_LIST =
 /** "Serves four. Ingredients: 1 kg potatoes; …". */
 export const LISTED_INSIDE = /^([^:]{0,60}?)\b(?:ingredients|you need|you'll need|shopping)\s*:\s*(\S.*)$/is;
 /** Sentences of a list told in one row, each with its place. */
-export function sentencesAt(list: string, start: number): Stretch[] {
-  let from = 0;
-  return list.split(/(?<=[a-z)])\.\s+(?=[A-Z])/).map((text) => {
-    const at = list.indexOf(text, from);
-    from = at + text.length;
-    return { text, start: start + at, end: start + from };
-  });
-}
+export const sentencesAt = (list: string, start: number): Stretch[] =>
+  placed(list, list.split(/(?<=[a-z)])\.\s+(?=[A-Z])/), start);

@@ -101,3 +101,13 @@ export function stretchOf(raw: Raw): MarkedStretch {
   const start = raw.start + from;
   return { text, start, end: start + text.length, marked, numbered };
 }
+
+/** Parts of a text, in their order, each with its place; `start` is the text's own. */
+export function placed(text: string, parts: readonly string[], start = 0): Stretch[] {
+  let at = 0;
+  return parts.map((part) => {
+    const from = text.indexOf(part, at);
+    at = from + part.length;
+    return { text: part, start: start + from, end: start + at };
+  });
+}

@@ -1,4 +1,4 @@
-import { readQuantity } from '@/core/measure/quantity';
+import { numberOf, readQuantity } from '@/core/measure/quantity';
 import { exact, range, type Range } from '@/core/range/range';
 import type { ClauseSpan, Sentence } from './clauses';
 import type { ATTENTIONS, HEATS } from './schema';
@@ -160,11 +160,7 @@ export function bareMinutesIn(text: string, verb: string): Range | null {
   if (!LASTS.has(verb)) return null;
   const m = BARE.exec(text);
   if (!m) return null;
-  const numbers = [m[1], m[2] ?? m[1]].map((w) => {
-    const q = readQuantity((w ?? '').toLowerCase(), 0);
-    return q && q.end === w?.length ? q.best : NaN;
-  });
-  const [low = NaN, high = NaN] = numbers;
+  const [low, high] = [numberOf(m[1]) ?? NaN, numberOf(m[2] ?? m[1]) ?? NaN];
   return low >= FEWEST_BARE && high <= MOST_BARE && high >= low ? range(low, (low + high) / 2, high) : null;
 }
 

@@ -364,11 +364,9 @@ export function mentionOf(
       (['a', 'per'].includes(s.tokens[to]?.word ?? '') && HEADS.has(s.tokens[to + 1]?.word ?? ''))
         ? ' each'
         : '';
-    const more =
-      !s.tokens.slice(start, from).some((t) => t.word === 'more') &&
-      isAStart(source.text, s, c, to, start < from)
-        ? `, plus more to taste${A_TIME.test(source.text.slice(s.tokens[to - 1]?.end ?? 0, (s.tokens[to - 1]?.end ?? 0) + MOST_BEHIND)) ? ' at a time' : ''}`
-        : '';
+    const more = s.tokens.slice(start, from).some((t) => t.word === 'more')
+      ? ''
+      : furtherWords(source.text, s, c, to, start < from);
     const line = (text: string) =>
       remembered(
         { text, start: 0, end: text.length, section: null },
@@ -443,17 +441,16 @@ const STARTS_HERE = /\b(?:start(?:ing)?|begin(?:ning)?)\s+(?:low |off )?(?:with|
 const STARTED_BEHIND =
   /^[^.;!?]{0,24}\b(?:to (?:start|begin)\b|at first\b|for starters?\b|initially\b)|^[^.!?]{0,60}?\b(?:(?:add|with|then|and|use|a bit|a little|plus)\s+(?:a (?:bit|little) )?more\b(?!\s+(?:of\s+)?the\b)(?=\s*(?:$|[.!?;,)]|to taste\b|if\b|as\b|at the\b|until\b|till\b|when\b|later\b|gradually\b))|(?:then|and|or|add) (?:season |adjust )?to taste\b|(?:work|go|build) (?:it )?up\b|taste(?:,| and| then)* add(?:ing)?\b)/i;
 
-/** Whether so much of something is only where a cook starts: more goes in to taste. */
-function isAStart(text: string, s: Sentence, c: ClauseSpan, to: number, counted: boolean): boolean {
+/** Where so much of something is only where a cook starts: ", plus more to taste"; nothing where it is all. */
+function furtherWords(text: string, s: Sentence, c: ClauseSpan, to: number, counted: boolean): string {
   const from = s.tokens[c.from]?.start ?? 0;
   const end = s.tokens[to - 1]?.end ?? 0;
   const behind = text.slice(end, end + MOST_BEHIND);
+  const atATime = A_TIME.test(behind);
   // "salt ¼ tsp at a time", but all of "2 tbsp cornflour, a spoon at a time"
-  return (
-    STARTS_HERE.test(text.slice(from, end)) ||
-    STARTED_BEHIND.test(behind) ||
-    (!counted && A_TIME.test(behind))
-  );
+  const starts =
+    STARTS_HERE.test(text.slice(from, end)) || STARTED_BEHIND.test(behind) || (!counted && atATime);
+  return starts ? `, plus more to taste${atATime ? ' at a time' : ''}` : '';
 }
 const A_TIME = /^[^.;!?]{0,16}\bat a time\b/i;
 /** Characters behind a food in which it may be said that more goes in. */
