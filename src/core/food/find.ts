@@ -111,7 +111,7 @@ const DRY_KINDS = new Set([
 
 /** A dry pan, and what is done dry, says nothing of the food. */
 const DRY_TOOL =
-  /\bdry (?:frying |non-?stick )?(?:pan|skillet|wok|tray|griddle|pot|heat|oven)\b|\b(?:roasted|toasted|baked|fried|popped|browned|charred|griddled|grilled|warmed|heated) (?:very )?dry\b|\bdry[- ](?:roasted|toasted|fried|popped)\b/g;
+  /\bdry (?:frying |non-?stick )?(?:pan|skillet|wok|tray|griddle|pot|heat|oven)\b|\b(?:roasted|toasted|baked|fried|popped|browned|charred|griddled|grilled|warmed|heated) (?:very )?dry\b|\bdry[- ](?:roasted|toasted|fried|popped)\b|\b(?:pat(?:ted)? |blot(?:ted)? |rub(?:bed)? |towel )dry\b|\bdry (?:on|with|off|them|it|well|thoroughly|between|really|very)\b/g;
 const NO_SALT = /\b(?:no salt|unsalted|salt-free)\b/i;
 
 /** How much an unmatched state word speaks against a food (0 none). */

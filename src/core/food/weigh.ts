@@ -72,12 +72,19 @@ const INSTEAD: Record<string, readonly string[]> = {
 };
 const HARD_TO_HALVE = new Set(['slice', 'stick', 'strip']);
 
+const HOLDS = ['can', 'jar', 'carton', 'tub', 'bottle'] as const;
+
 function ofPiece(food: Food, size: string | null): { grams: Three; why: string } | null {
   if (size !== null && size !== 'medium') {
     const own = food.portions[size];
     if (own) return { grams: own, why: `a ${size} one: ${show(own)}` };
   }
-  const piece = portion(food, 'piece');
+  const own = food.portions.piece;
+  // "2 passata": of what comes in no pieces, so many jars
+  const holds =
+    own || size !== null || food.kind === 'condiment' ? undefined : HOLDS.find((name) => food.portions[name]);
+  if (holds) return sized(food.portions[holds] as Three, null, holds);
+  const piece = own ?? portion(food, 'piece');
   if (!piece) return null;
   const factor = size === null ? ONE : (VAGUE.sizes[size]?.factor ?? ONE);
   // a size word narrows what a piece can be: it scales the middle, not the ends

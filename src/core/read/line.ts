@@ -44,6 +44,34 @@ function withoutUnit(words: FoodWords): FoodWords | null {
   };
 }
 
+/** "a few pumpkin seeds": of what nobody counts, about a spoonful (common practice). */
+function aFew(words: FoodWords, food: Food, settings: ReadSettings): Weighed | null {
+  const [m] = words.measures;
+  if (!m || words.measures.length > 1 || m.unit !== null || !m.readings.some((r) => /\bfew\b/.test(r)))
+    return null;
+  const [spoon] = readLineWords(`1 tbsp ${words.food}`).foods;
+  const one = spoon && weigh(spoon, food, settings.measures);
+  if (!one) return null;
+  const { low, best, high } = one.grams;
+  return {
+    ...one,
+    grams: { ...one.grams, low: low * 0.3, best: best * 0.8, high: high * 2.5 },
+    readings: ['“a few”: a teaspoon to two spoonfuls (common practice)'],
+  };
+}
+
+/** "a dollop of yoghurt, to serve": one for the table, or one a plate. */
+const isByEyeAtTable = (words: FoodWords, line: LineWords): boolean =>
+  AT_TABLE.test(line.purpose ?? '') &&
+  words.equivalent === null &&
+  words.measures.length === 1 &&
+  words.measures.every((m) => m.unit?.kind === 'vague' && m.quantity[2] <= 1);
+const upTo = (one: Range, servings: number): Range => ({
+  low: one.low,
+  best: one.best * Math.max(1, servings / 2),
+  high: one.high * Math.max(1, servings),
+});
+
 const CUBE = /\b(?:cube|tablet|pot)$/;
 
 /** Kinds of which even very much brings nothing that a limit looks at. */
@@ -77,6 +105,9 @@ function readFood(
     // "peas 500" are grams: nobody counts so many
     const grams = (weighed?.grams.best ?? 0) > MOST_COUNTED_G ? withoutUnit(words) : null;
     if (grams) return weigh(grams, f, settings.measures);
+    const few = aFew(words, f, settings);
+    if (weighed && few && weighed.grams.high < few.grams.high)
+      return { ...few, grams: { ...hull(weighed.grams, few.grams), best: few.grams.best } };
     if (weighed) return weighed;
     // "stock cube, in 500 ml water": one of them
     if (words.measures.length === 0 && f.kind === 'stock' && CUBE.test(words.food)) {
@@ -85,6 +116,7 @@ function readFood(
       if (of) return { ...of, readings: ['no number: one'] };
     }
     if (words.measures.length === 0 || PIECE_ONLY_ARTICLE(words)) return unsaid(f, line.purpose, servings);
+    if (few) return few;
     const purposed =
       line.purpose !== null && words.measures.every((m) => m.unit === null)
         ? unsaid(f, line.purpose, servings)
@@ -97,7 +129,13 @@ function readFood(
   const one = amountOf(food);
   const everyone =
     line.perHead && (words.equivalent !== null || words.measures.some((m) => m.stated || m.unit !== null));
-  const main = one && everyone ? { ...one, grams: scale(one.grams, servings) } : one;
+  const main = !one
+    ? one
+    : everyone
+      ? { ...one, grams: scale(one.grams, servings) }
+      : isByEyeAtTable(words, line)
+        ? { ...one, grams: upTo(one.grams, servings) }
+        : one;
   let byPlate = everyone || one?.byPlate === true || line.plusMore !== null;
   const readings: string[] = [...(main?.readings ?? []), ...(everyone ? [`for each of ${servings}`] : [])];
   // an amount that is said is not all eaten where it goes into the water
@@ -190,6 +228,8 @@ function withBorrowedNoun(words: FoodWords, alternatives: LineWords['alternative
   return { ...words, food: `${words.food} ${noun}`.trim() };
 }
 
+/** How sure a name must be that the cook's word and the line's noun make together. */
+const LENT_NAME = 0.98;
 const SUCH = /\b(?:the|powders?|cubes?|granules|paste|ones?|kind|sort|stuff|versions?|types?)\b/g;
 
 /** "veg stock (I use the no-salt powder)": the cook's words say which of the food, not another one. */
@@ -199,9 +239,12 @@ function ofItsKind(
   look: (words: FoodWords) => Found,
 ): { words: FoodWords; found: Found } | null {
   const which = own.replace(SUCH, ' ').replace(/\s+/g, ' ').trim();
-  if (!which || look({ ...first, food: own }).food) return null;
+  if (!which) return null;
   const words = { ...first, food: `${which} ${first.food}` };
   const found = look(words);
+  // "soured cream (the oat one)": a name by itself, whatever its first word means alone
+  const named = found.confidence >= LENT_NAME && !which.includes(' ') && !which.endsWith('s');
+  if (!named && look({ ...first, food: own }).food) return null;
   return found.food ? { words, found } : null;
 }
 
@@ -277,10 +320,12 @@ export function readLine(line: SourceLine, settings: ReadSettings, servings: num
     }
   }
   const plain = foods.map((f) => withoutTail(f, larder));
-  const tails = tailFoods(line.text, plain, larder);
+  const tails = tailFoods(words.cleaned, plain, larder);
   const bare = !found[0]?.food && look(plain[0] as FoodWords).food !== null;
   if (tails.length > 0 || bare) {
-    foods = plain;
+    // what the whole line names is kept where its plain words name nothing
+    const bareFound = plain.map(look);
+    foods = plain.map((f, i) => (bareFound[i]?.food || !found[i]?.food ? f : (foods[i] as FoodWords)));
     found = foods.map(look);
   }
   let first = foods[0] as FoodWords;
@@ -337,7 +382,7 @@ export function readLine(line: SourceLine, settings: ReadSettings, servings: num
       ...tails
         .filter(
           (t) =>
-            t.words.measures.length > 0 ||
+            (t.words.measures.length > 0 && !foods.some((f, i) => isSame(t, f, found[i]))) ||
             !items.some((i) => i.read.food !== null && i.read.food.id === t.found.food?.id),
         )
         .map((t) => readFood(t.words, t.found, t.line, settings, servings)),
@@ -391,6 +436,12 @@ export function readLine(line: SourceLine, settings: ReadSettings, servings: num
       : (missing ?? (altMissing ? (altItems.some((a) => !a.read.food) ? 'food' : 'amount') : null)),
   };
 }
+
+/** "+ 1 tsp of their brine": read with the line's own foods already. */
+const isSame = (t: { words: FoodWords; found: Found }, own: FoodWords, found: Found | undefined): boolean =>
+  t.found.food !== null &&
+  t.found.food === found?.food &&
+  JSON.stringify(t.words.measures) === JSON.stringify(own.measures);
 
 /** The cook said which food it is: nothing else is meant. */
 function settled(item: Item): Item {

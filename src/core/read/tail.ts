@@ -18,7 +18,7 @@ const WITH = new RegExp(
 const WITH_SOME =
   /\swith\s+((?:an? (?:good |small |little |tiny )?(?:bit|little|splash|dash|drizzle|few|touch|spoonful|squeeze|knob|handful|pinch|dollop|sprinkle|sprinkling|ladle|ladleful)\b(?: of)?|some|\d|half an?)\s?[^,;()]*)/gi;
 const PLUS = /(?:^|[,(+;]\s*|\s)(?:plus|,\s*and|and also)\s+([^,;()]+)/gi;
-/** "+ 1 tin kidney": a further amount. */
+/** "+ 1 tin kidney", "+ 2 cardamom": a further amount. */
 const PLUS_SIGN = /(?:^|\s)\+\s+([^,;()+]+)/g;
 const SALTED_WATER =
   /(?:\b(?:boiled|cooked|blanched|simmered) )?\bin (?:well |lightly |plenty of |a pot of |boiling )*salted (?:boiling )?water/i;
@@ -158,6 +158,10 @@ export function tailFoods(text: string, own: readonly FoodWords[], larder: Larde
     out.some(
       (o) =>
         o.words.food === food.words.food ||
+        // "+ 1 tsp of their brine", found twice
+        (food.found.food !== null &&
+          o.found.food === food.found.food &&
+          JSON.stringify(o.words.measures) === JSON.stringify(food.words.measures)) ||
         (food.words.measures.length === 0 && food.found.food !== null && o.found.food === food.found.food),
     );
   const put = (foods: readonly TailFood[]) => {
@@ -172,9 +176,11 @@ export function tailFoods(text: string, own: readonly FoodWords[], larder: Larde
   };
   for (const pattern of [WITH, WITH_SOME, PLUS, AND])
     for (const m of tail.matchAll(pattern)) add(m[1] ?? '', m.index + m[0].length - (m[1] ?? '').length);
-  for (const m of tail.matchAll(PLUS_SIGN)) if (COUNTED.test(m[1] ?? '')) add(m[1] ?? '', m.index + 2);
+  for (const m of tail.matchAll(PLUS_SIGN))
+    if (COUNTED.test(m[1] ?? '') || /^\d/.test(m[1] ?? '')) add(m[1] ?? '', m.index + 2);
   for (const m of tail.matchAll(ALONE)) {
-    const phrase = m[1] ?? '';
+    // "cooked in water not stock"
+    const phrase = (m[1] ?? '').replace(/\b(?:not|no|never|nor|without)\b.*$/i, '').trim();
     if (/^or\b/i.test(phrase)) continue;
     // "oil, olive" is one name turned round
     if (larder.finder.ofName(tokens(`${phrase} ${first}`))) continue;
@@ -186,8 +192,7 @@ export function tailFoods(text: string, own: readonly FoodWords[], larder: Larde
     );
   }
   for (const m of lower.slice(Math.max(0, from - 1)).matchAll(AMOUNT))
-    for (const food of amountIn(m[1] ?? '', larder, first))
-      if (!out.some((o) => o.words.food === food.words.food)) out.push(food);
+    for (const food of amountIn(m[1] ?? '', larder, first)) put([food]);
   const more = MORE_OF_IT.exec(/\bplus\s+([^,;()]+)/i.exec(tail)?.[1] ?? '')?.[1];
   if (more && first) out.push(...amountIn(`${more} ${first}`, larder));
   if (SALTED_WATER.test(tail)) out.push(...saltOfWater(larder));

@@ -12,7 +12,7 @@ const OWN_WAY =
 export const ENOUGH =
   /[,;]\s*((?:about |maybe )?[\d½¼¾⅓⅔][^,;()]*?)\s+(?:is|are|will be|would be|does|will do)\s+(?:plenty|enough|fine|ample|lots)\s*$/;
 const OWN_TAIL =
-  /\s+[-–—,;]\s*(?:but )?(?:i|we)(?:'ve|'d|'m|'re| have| am| are)?\s+(?:only |just |usually |now |always )?(?:use|do|put(?: in)?|take|have|get away with|make do with|stick to|go with|(?:gone|go|got|come|cut(?: it| this| that| these| them)?|reduced? (?:it|this|that|these|them))\s*(?:right |way )?(?:down|back)?\s*to|down to)\s+([^(),;]+)$/;
+  /(?:\s+[-–—,;]|[.!]+)\s*(?:but )?(?:i|we)(?:'ve|'d|'m|'re| have| am| are)?\s+(?:only |just |usually |now |always )?(?:use|do|put(?: in)?|take|have|get away with|make do with|stick to|go with|(?:gone|go|got|come|cut(?: it| this| that| these| them)?|reduced? (?:it|this|that|these|them))\s*(?:right |way )?(?:down|back)?\s*to|down to)\s+([^(),;]+?)(?:[,;]\s*(?:but |though )?(?!(?:or|and|plus|to)\b)[a-z]+ (?:would|uses|puts|likes|has|takes|does|might|says|wants)\b[^()]*)?$/;
 /** "oil to fry, you lose maybe 6 tbsp of it": what is eaten of it. */
 const LOST =
   /\s*[-–—,;(]\s*(?:you|it|they|we) (?:lose|loses|absorb|absorbs|soak up|soaks up|drink|drinks|take up|takes up)\s+(?:about |maybe |around |roughly )?([^(),;]+?)(?: of it)?\s*\)?\s*$/;
@@ -82,6 +82,11 @@ function ownWay(way: string): OwnWay | null {
   const rest = r.text.slice(r.at).trim();
   if (found.measures.some((m) => m.stated || m.unit !== null) && !rest)
     return { measures: found.measures, words: first, each: each !== said };
+  // "1 tsp in a spray over the whole lot": where it goes
+  if (found.measures.some((m) => m.unit !== null) && /^(?:in|over|on|across|for|at)\b/.test(rest))
+    return { measures: found.measures, words: first };
+  // "half cashews half hazelnuts": how a mixture is mixed
+  if (/^half\b.*\bhalf\b/.test(said)) return null;
   const food = said
     .replace(/\s+(?:instead|for this|here|nowadays|these days)$/, '')
     // "the low-salt one": which of them

@@ -96,6 +96,8 @@ export const headingOf = remember((text: string): Heading | null => {
       .replace(/^[-*•]\s+/, '')
       .trim();
     const kind = kindOf(text);
+    // "For four. Pasta: 320 g linguine" goes on telling
+    if (/[.!?]\s/.test(text)) return null;
     const known =
       kind !== 'section' ||
       /^(?:for (?:the|a)\b|(?:the )?(?:optional(?: toppings?| extras?| sides?| garnish(?:es)?)?|dressing|sauce|topping|filling|marinade|base|garnish|to serve|to finish|to garnish|to fry|for frying|to bake|to assemble|crust|dough|batter|glaze|crumble|spice mix|paste|pickle|toppings|to top|top|slaw|salsa|sides)\b\s*$)/i.test(
@@ -161,7 +163,7 @@ export function sectionName(text: string): string {
 }
 
 const SECTION_WORDS =
-  /^(?:(?:the|for) )?(?:[\w-]+ ){0,2}(?:broth|the rest|bowls|toffee|caramel|spices|toppings|topping|filling|dressing|sauce|base|crust|dough|batter|glaze|marinade|garnish|salad|icing|frosting|crumble|paste|spice mix|stew|soup|curry|cream|to serve|to finish|to fry|for frying|to bake|to assemble)$/i;
+  /^(?:(?:the|for) )?(?:[\w-]+ ){0,2}(?:broth|the rest|bowls|toffee|caramel|spices|toppings|topping|filling|dressing|sauce|base|crust|dough|batter|glaze|marinade|garnish|salad|icing|frosting|crumble|paste|spice mix|stew|soup|curry|cream|drizzle|slaw|salsa|relish|gravy|crunch|swirl|to serve|to finish|to fry|for frying|to bake|to assemble)$/i;
 
 /** "dressing, in a jar" */
 const IN_A_VESSEL = /^[a-z ]{3,24}, in an? (?:jar|bowl|jug|cup|pan|blender)$/i;

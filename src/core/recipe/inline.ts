@@ -151,8 +151,9 @@ function splitAtFoods(text: string, listed: boolean): Stretch[] {
 
 /** "600 ml milk / 45 g flour / bay leaf / 1 tsp mustard": a list by strokes, where two or more of it have an amount. */
 function byStrokes(text: string): Stretch[] | null {
-  const parts = text.split(/\s+[/|·•∙]\s+/);
-  if (parts.length < 3 || parts.filter((p) => startsWithMeasure(p)).length < 2) return null;
+  const parts = text.split(/\s+[/|·•∙]\s+|(?<=[a-z)])\/(?=\d+ [a-z])/);
+  if (parts.length < 3 || parts.filter((p) => startsWithMeasure(p) || /^\d+ [a-z]/i.test(p)).length < 2)
+    return null;
   return placed(text, parts);
 }
 

@@ -210,6 +210,11 @@ const INSTEAD_FOR = new RegExp(
   String.raw`\s*(?:[,;]\s*|\(\s*|\s[-–—]\s*)(?:or |use |try |swap (?:for|in|with) |sub(?:stitute)? |make it )*([^,;()]{2,40}?)${FOR_DIET}\)?`,
   'gi',
 );
+/** "(not if vegan - then 200 g tofu)": what stands in then. */
+const NOT_IF = new RegExp(
+  String.raw`\(\s*(?:[a-z]+ )?(?:not|no|none|skip|leave out)\s+(?:for|if|when)\s+(?:[a-z']+ )?${DIET}\b[^()]*?(?:\bthen|\bso|\buse|[-–—,;:])\s*(?:then |use |it's )?([^(),;]{3,40})\)`,
+  'gi',
+);
 /** "(vegan if you like)": that too. */
 const IF_LIKED = new RegExp(
   String.raw`\s*(?:[,;]\s*|\(\s*|\s[-–—]\s*)(?:use )?(${DIET})\s+(?:if (?:you|we|they)(?:'d)? (?:like|want|wish|prefer|can|need|must)|optional|or not)\b[^,;()]*\)?`,
@@ -222,6 +227,7 @@ const LEFT_OUT = /^(?:leave|skip|omit|none|not|without)\b/i;
 function forSome(line: string): string {
   const food = (words: string) => (LEFT_OUT.test(words) ? ' (optional)' : words ? ` or ${words}` : '');
   return line
+    .replace(NOT_IF, ' or $1')
     .replace(INSTEAD_FOR, (_, words: string) => food(words.trim()))
     .replace(IF_LIKED, (_, diet: string, at: number) => {
       const own = new Reader(line.slice(0, at), line.slice(0, at));
@@ -416,7 +422,7 @@ export function readLineWords(line: string): LineWords {
       readings: [...m.readings, `${times} times`],
     }));
   if (measures.length === 0) {
-    const tail = amountBehind(bare, prep);
+    const tail = amountBehind(bare, prep) ?? amountBehind('', notes.slice(1).join(', '));
     if (tail) {
       measures = tail.measures;
       if (tail.source === bare) bare = tail.before;

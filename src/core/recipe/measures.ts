@@ -95,7 +95,8 @@ export function readMeasure(r: Reader): Measure | null {
       bare.unit.id !== 'half' &&
       (factor !== ONE ||
         bare.unit.kind === 'vague' ||
-        (bare.unit.kind === 'count' && /^\s*(?:of\b|$)/.test(r.text.slice(bare.end))))
+        /^\s*of\b/.test(r.text.slice(bare.end)) ||
+        (bare.unit.kind === 'count' && /^\s*$/.test(r.text.slice(bare.end))))
     )
       q = { low: 1, best: 1, high: 1, end: r.at, article: true };
     else {

@@ -4,7 +4,7 @@ import { SURE } from '@/core/food/find';
 import { headingOf, isBareSection, listsFoods, META, PER_ONE, sectionName, type Heading } from './heading';
 import { rowAndTold, splitInline } from './inline';
 import { ingredientScore, startsWithAmount, startsAsStep, startsWithMeasure } from './score';
-import { LETTER, LISTED_INSIDE, NONE_OF_IT, OTHER_LIST, sentencesAt } from './row-talk';
+import { COMES_TO, LETTER, LISTED_INSIDE, NONE_OF_IT, OTHER_LIST, sentencesAt } from './row-talk';
 import { SAYS_KIND, type RowKind, type UnsureRow } from './row-kind';
 import { FOR_SO_MANY } from './talk';
 import { platesOfPieces, servingsRow, told } from './servings-told';
@@ -152,7 +152,12 @@ class Parser {
     }
     if (this.headsPaper(stretch) || this.listsInProse(stretch) || this.countsPlates(stretch)) return;
     const early = this.lines.length === 0 && this.state !== 'method';
-    const cut = early && ONE_CUT.test(stretch.text) ? readServings(`makes ${stretch.text}`) : null;
+    if (early && COMES_TO.test(stretch.text)) {
+      this.notes.push(stretch);
+      return;
+    }
+    const late = this.servings === null && /\d \w+$/.test(stretch.text);
+    const cut = (early || late) && ONE_CUT.test(stretch.text) ? readServings(`makes ${stretch.text}`) : null;
     if (cut) {
       this.takeServings(cut);
       this.notes.push(stretch);

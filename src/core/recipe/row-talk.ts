@@ -3,6 +3,12 @@ import { placed, type Stretch } from './source';
 /** "tarka: none.": what is not made. */
 export const NONE_OF_IT =
   /^[a-z][a-z -]{2,24}\s*[:–—-]\s*(?:none|nothing|no thanks|not here|skipped)\b(?: (?:at all|here|for us|today))?[.!;]*/i;
+const A_YIELD = String.raw`\d+(?: ?[-–] ?\d+)? ?(?:ml|g|litres?|l|cups?|tbsps?|tablespoons)`;
+/** "about 250 ml, 16 tbsp": how much comes of it. */
+export const COMES_TO = new RegExp(
+  String.raw`^\W*(?:makes |about |roughly |an? |~ ?)*${A_YIELD}(?: (?:pot|jar|tub|bowl|block|loaf|batch))?(?:\s*[,/=(]\s*(?:about |or )*${A_YIELD}\)?)*\s*$`,
+  'i',
+);
 /** The head of a letter: "Subject: the soup". */
 export const LETTER = /^(from|to|cc|date|sent|subject)\s*:\s*(.+)$/i;
 /** "The original: 2 oz butter, 1 pint cream". */

@@ -45,6 +45,13 @@ function rowNow(row: string): ServingsWords | null {
   // "(2)" in a row of its own
   const alone = /^\(\s*(?:x ?)?(\d{1,2})\s*\)$/.exec(text)?.[1];
   if (alone && Number(alone) > 0) return said(Number(alone), Number(alone), text);
+  // "10 galettes, reckon on 2-3 each"
+  const pieces = /^\(?\s*(?:makes |about )*(?=\d{1,2} [a-z]+(?: [a-z]+)?s\b\s*[,;(–-])/.exec(text);
+  const all = pieces ? numberAt(text, pieces[0].length) : null;
+  if (all) {
+    const plates = platesOfPieces(said(all.low, all.high, `makes ${text}`), [text]);
+    if (plates.range.high < all.high) return { ...plates, text };
+  }
   const first = numberAt(text, 0);
   if (first) {
     const behind = text.slice(first.end);
@@ -148,8 +155,17 @@ export function servingsInTitle(title: string): ServingsWords | null {
   return pieces.find((p) => p !== null) ?? told(text.split(/\s[-–—]\s/).at(-1) ?? text);
 }
 
+/** "makes about 350 g, a serving is 30 g": how often the one goes into the other. */
+const BY_WEIGHT =
+  /\b(?:makes?|yields?|about|gives)\s+(?:about |around |roughly )?(\d{2,4}) ?(g|ml)\b.{0,40}?\b(?:servings?|portions?|helpings?)\b(?: size)?(?: is| are| of|:| =)? (?:about |around )?(\d{1,3}) ?(g|ml)\b/;
+
 function toldNow(sentence: string): ServingsWords | null {
   const text = clean(sentence).toLowerCase();
+  const weight = BY_WEIGHT.exec(text);
+  if (weight && weight[2] === weight[4] && Number(weight[3]) > 0) {
+    const plates = Number(weight[1]) / Number(weight[3]);
+    return said(plates, plates, weight[0]);
+  }
   const plates = numberAt(text, 0);
   // "6 bowls." stands alone
   const alone = plates ? PLATES.exec(text.slice(plates.end)) : null;

@@ -1,3 +1,7 @@
+import { foodOfName } from '@/core/food/find';
+import { tokens } from '@/core/food/tokens';
+import { PREPARATION } from './alternatives';
+
 /** "a tablespoon and a half of": one and a half of them. */
 const AND_A_HALF =
   /\b(an?|one|two|three|four|\d+)\s+((?:heaped|heaping|level|big|good|large|small|rounded)\s+)?(tablespoons?|teaspoons?|tbsps?|tsps?|cups?|mugs?|pints?|litres?|liters?|pounds?|kilos?|tins?|cans?|handfuls?|spoons?|spoonfuls?)\s+and\s+a\s+(half|quarter)\b/g;
@@ -67,8 +71,48 @@ const NAME_GRAMS =
 const FEWEST_GRAMS = 50;
 const WHICH_ONE =
   /^((?:rice|basmati|pasta|spaghetti|noodles|couscous|bread|toast|rolls?|wraps?|flour|tortillas?|pittas?|pitas?|bulgur)\b.*?),\s*(brown|white|wholemeal|wholewheat|wholegrain)\s*$/i;
+/** "chopped as small as you can be bothered": how fine, and no can. */
+const AS_FINE_AS =
+  /(?<=[a-z])\s+as (?:finely|thinly|small|fine|thin|tiny|evenly|chunky|rough(?:ly)?|coarse(?:ly)?) as (?:possible|you|it|they|i|we|your)\b(?:(?: (?:can|will|could|like|dare|please|go|goes|get|gets|be|it|them))+(?: bothered)?)?/gi;
+/** "1 litre veg stock (I use 2 cubes)": what the stock is made of. */
+const OF_CUBES =
+  /^\s*((?:about )?[\d½¼¾][\d./½¼¾]* ?(?:l|litres?|liters?|ml|pints?|cups?|quarts?|dl))\s+(?:of )?((?:[a-z-]+ )*?)(?:stock|broth|bouillon)\b\s*[(,;–-]+\s*(?:(?:i|we) (?:use|do|put|make (?:it|mine) with)|(?:made )?(?:with|from|of)|using)\s+((?:about )?(?:\d[\d/½¼¾]*|½|one|two|three|four|half an?))\s+((?:[a-z-]+ )*?)cubes?\b\s*\)?\s*$/i;
+/** "tins tomatoes 2": how many, behind. */
+const TINS_BEHIND =
+  /^\s*((?:tins?|cans?|jars?|packets?|cartons?|bags?)) (?:of )?([a-z][a-z' -]*?) (?:x ?)?(\d{1,2})\s*$/i;
+/** "2 x 400 tins": grams, as tins are told apart. */
+const COUNTED_UNIT =
+  '(?:g|kg|ml|l|litres?|oz|lbs?|cups?|mugs?|tbsps?|tsps?|tablespoons?|teaspoons?|tins?|cans?|jars?|pouch(?:es)?|packs?|cloves?|sticks?|bunch(?:es)?|slices?|handfuls?)';
+/** "mustard, 2 tsp wholegrain", "potatoes, 900 g floury": which one, behind its amount. */
+const KIND_BEHIND = new RegExp(
+  String.raw`^([a-z][a-z' -]{2,24}?)\s*,\s*((?:about )?(?:\d[\d./½¼¾-]*|[½¼¾⅓⅔]|an?|half an?|one|two|three|four)\s*${COUNTED_UNIT})\s+(?!of\b|and\b|or\b|for\b|to\b|in\b|on\b|per\b|each\b|a\b|if\b|max\b|is\b|at\b|from\b|with\b|plus\b|then\b|weight\b|total\b|worth\b)([a-z-]{3,}(?: [a-z-]{3,})?)\s*$`,
+  'i',
+);
+/** "swede, half a small one", "carrots, two big ones": how large, behind its number. */
+const SIZE_OF_ONES =
+  /^([a-z][a-z' -]{2,24}?)\s*,\s*((?:about )?(?:\d{1,2}|half an?|an?|one|two|three|four|five|six))\s+((?:(?:very|really|nice|good|fat) )?(?:small|large|medium|big|little|fat|medium-sized)) ones?\b/i;
+const SIZE_OF_TIN = /(?<![\d.,/])(\d{3})(?= (?:tins?|cans?|jars?|cartons?)\b)/gi;
+/** "1 savoy cabbage, big, 12 outer leaves": so many of its leaves. */
+const LEAVES_OF =
+  /^\s*(?:\d|an?|one)\s+([a-z][a-z ]*?(?:cabbage|lettuce|chard|kale|greens|kohlrabi))\b[^()\d]*?[,(]\s*(?:just |only |about )?(\d{1,2}|two|three|four|five|six|eight|ten|twelve)\s+(?:(?:outer|big|large|inner|good|whole|nice) )*leaves\b[^,;()]*\)?/i;
+/** "juice of the other lemon": of one. */
+const OF_THE_OTHER =
+  /\b(of|from) (?:(?:the|that|your) (?:other|second|same|first|last|remaining|zested)|another) (?=[a-z]+\b(?<!s\b))/gi;
+/** "crackers? no. Rice cakes": what is asked about is not here. */
+const ASKED_AND_DENIED =
+  /^\s*[a-z][a-z' -]{2,40}\?\s*(?:no+|nope|never|not here|none|skip(?:ped)?)\b[\s.,!;:–-]*(?=[^\s.,!;:–-])/i;
 const FIRST_DONE =
   /\s+(?:&|and|then)\s+(?:dry[- ])?(?:baked|roasted|grilled|steamed|air[- ]?fried|charred)\b[^,;()]*\b\d+\s*(?:mins?|minutes|hours?|hrs?)\b[^,;()]*$/i;
+
+/** "mustard, 2 tsp wholegrain" turned round; another food behind the amount is left where it stands. */
+function kindBefore(all: string, name: string, amount: string, kind: string): string {
+  const lower = kind.toLowerCase();
+  if (lower.split(' ').some((w) => PREPARATION.has(w))) return `${amount} ${name}, ${kind}`;
+  const named = foodOfName(tokens(`${lower} ${name.toLowerCase()}`)) ?? foodOfName(tokens(lower));
+  return named === undefined || foodOfName(tokens(lower)) === undefined || named !== foodOfName(tokens(lower))
+    ? `${amount} ${kind} ${name}`
+    : all;
+}
 
 /**
  * A line of ingredients as cooks say it, put into the words that lines are written in: hedges become "about", "a
@@ -84,6 +128,18 @@ export const plainTalk = (line: string): string =>
       (_, n: string, how: string | undefined, unit: string, part: string) =>
         `${/^an?$/i.test(n) ? 'one' : n} and a ${part} ${how ?? ''}${unit}`,
     )
+    .replace(/^\s*few (?=[a-z])/i, 'a few ')
+    .replace(ASKED_AND_DENIED, '')
+    .replace(AS_FINE_AS, '')
+    .replace(OF_CUBES, '$3 $2$4stock cubes + $1 water')
+    .replace(SIZE_OF_ONES, '$2 $3 $1')
+    .replace(KIND_BEHIND, kindBefore)
+    .replace(TINS_BEHIND, '$3 $1 $2')
+    .replace(SIZE_OF_TIN, '$1g')
+    .replace(LEAVES_OF, '$2 $1 leaves')
+    .replace(OF_THE_OTHER, '$1 1 ')
+    // "a drop of oil" is no single drop
+    .replace(/\ban? (?:(?:wee|tiny|little|small) )?drop of\b/gi, 'a dash of')
     .replace(ISH, 'about $1')
     .replace(HEDGE, 'about ')
     .replace(WHATEVER, '$1')

@@ -12,6 +12,7 @@ import {
   verbOf,
   type VerbHit,
 } from './lexicon';
+import { DOES, OWNERS, PAST, PEOPLE } from './people';
 import type { Token } from './tokens';
 
 /** A stretch of tokens that is one thing: a tool, or the name of a food. */
@@ -56,6 +57,10 @@ const BEFORE_DEED = new Set(
   "like want wish prefer then please just also simply now next finally first always lastly to not never don't dont can could will would should must may might shall let's lets i we you they gently you'll we'll i'll".split(
     ' ',
   ),
+);
+/** Verbs of the mind: what follows them is said, not done. */
+export const KNOWS = new Set(
+  'know think suppose guess reckon realise realize bet hear understand gather'.split(' '),
 );
 /** Openers that say when where nothing follows them: "the night before, …". */
 const ADVERBS = new Set(['before', 'after', 'though', 'once']);
@@ -114,7 +119,8 @@ export function sentencesOf(tokens: readonly Token[], namer: Namer): Sentence[] 
       if (tokens[i - 1]?.kind === 'number' && tokens[i + 1]?.kind === 'number') continue;
       const words = tokens.slice(from, i);
       close(i, ':');
-      label = words.length <= MOST_LABEL ? words : [];
+      const aside = words.some((w) => w.word === 'optional');
+      label = words.length <= (aside ? 2 * MOST_LABEL : MOST_LABEL) ? words : [];
     }
   }
   close(tokens.length, null);
@@ -256,6 +262,20 @@ export function gluedVerb(tokens: readonly Token[], i: number): VerbHit | null {
     : null;
 }
 
+/** "her mother did", "mum uses": a person and what she does. */
+function isSomebody(tokens: readonly Token[], i: number): boolean {
+  const owned = OWNERS.has(tokens[i]?.word ?? '');
+  const who = owned ? i + 1 : i;
+  const deed = tokens[who + 1]?.word ?? '';
+  return (
+    PEOPLE.has(tokens[who]?.word ?? '') &&
+    (PAST.has(deed) ||
+      DOES.has(deed) ||
+      AUXILIARIES.has(deed) ||
+      ['s', 'ed'].includes(verbOf(deed)?.form ?? ''))
+  );
+}
+
 function clausesOf(
   tokens: readonly Token[],
   from: number,
@@ -336,12 +356,22 @@ function clausesOf(
       !['to', 'for', 'with', 'of', 'like', 'and'].includes(tokens[i - 1]?.word ?? '')
     ) {
       const next = tokens[i + 1];
-      const finite = next?.kind === 'word' && (AUXILIARIES.has(next.word) || verbOf(next.word) !== undefined);
+      const finite =
+        next?.kind === 'word' &&
+        (AUXILIARIES.has(next.word) ||
+          verbOf(next.word) !== undefined ||
+          // "not oil, I know mum uses oil"
+          (behindMark && KNOWS.has(next.word)));
       // "if you like" is one, "just like my mother I add" two
       if (finite && !(own?.opener != null && i === current + 1)) {
         if (own?.verb !== null || behindMark || i > current + 1) open(i, null, -1, null);
         continue;
       }
+    }
+    // "it goes dark - her mother did this in lard": somebody else is spoken of
+    if (behindMark && i > from && i > current + 1 && isSomebody(tokens, i)) {
+      open(i, null, -1, null);
+      continue;
     }
     if (
       t.word === 'this' &&

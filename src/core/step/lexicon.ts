@@ -107,7 +107,7 @@ export const PREPOSITIONS = set(
 export const CONJUNCTIONS = set('and or but then plus & so yet while nor');
 export const PRONOUNS = set('it them everything they we you i he she something anything nothing');
 export const AUXILIARIES = set(
-  "is are was were be been being am has have had do does did will would can could may might should must shall ought cannot won't can't don't doesn't didn't isn't aren't wasn't weren't wouldn't couldn't shouldn't mustn't needn't haven't hasn't it's that's there's they're we're you're i'm we've i've you've i'd you'd we'd you'll we'll i'll it'll dont cant wont",
+  "is are was were be been being am has have had do does did will would can could may might should must shall ought cannot won't can't don't doesn't didn't isn't aren't wasn't weren't wouldn't couldn't shouldn't mustn't needn't haven't hasn't it's that's there's they're we're you're i'm we've i've you've i'd you'd we'd you'll we'll i'll it'll they'll he'll she'll that'll there'll they'd it'd they've dont cant wont",
 );
 export const NEGATORS = set(
   "not never no don't doesn't didn't won't can't cannot isn't aren't wasn't weren't wouldn't couldn't shouldn't mustn't needn't dont cant wont hardly",

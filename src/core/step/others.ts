@@ -1,47 +1,19 @@
-import type { ClauseSpan, Sentence } from './clauses';
-import { AUXILIARIES, NEGATORS, REMARKS, STEP_WORDS, verbOf } from './lexicon';
+import { KNOWS, type ClauseSpan, type Sentence } from './clauses';
+import { DOES, OWNERS, PAST, PEOPLE } from './people';
+import {
+  AUXILIARIES,
+  DETERMINERS,
+  NEGATORS,
+  ORDINARY,
+  PREPOSITIONS,
+  PRONOUNS,
+  REMARKS,
+  SUBJECTS,
+  verbOf,
+} from './lexicon';
 import { wordAt } from './tokens';
 
 const PRESENT_SUBJECTS = new Set(['i', 'we', 'this', 'here', 'you']);
-const PEOPLE: ReadonlySet<string> = new Set(STEP_WORDS.people);
-const OWNERS = new Set(
-  'my his her our your their the a an one some most many other all these those'.split(' '),
-);
-/** Verbs of telling in the past: "had 125 g butter", "was fried in oil". */
-const PAST = new Set(
-  'had was were used did would went got said called asked wanted told listed gave swore took'.split(' '),
-);
-/** Verbs that a person, or a book, does something with: "puts", "swears by", "calls for". */
-const DOES = new Set([
-  'has',
-  'have',
-  'puts',
-  'put',
-  'calls',
-  'says',
-  'likes',
-  'like',
-  'swears',
-  'wants',
-  'loves',
-  'does',
-  'always',
-  'usually',
-  'sometimes',
-  'often',
-  'insists',
-  'throws',
-  'prefers',
-  'eats',
-  'gets',
-  'goes',
-  'takes',
-  'asks',
-  'tells',
-  'lists',
-  'gives',
-]);
-
 const OTHER_ONES = new Set(['ones', 'one', 'version', 'versions', 'kind', 'kinds', 'sort', 'stuff', 'way']);
 
 /** The word behind a clause's subject where that is another cook, a guest or a book; -1 where it is not. */
@@ -58,6 +30,9 @@ function othersAt({ tokens }: Sentence, c: ClauseSpan): number {
     )
   )
     k += 1;
+  // "I know mum uses oil"
+  if (['i', 'we', 'you'].includes(wordAt(tokens, k)) && KNOWS.has(wordAt(tokens, k + 1)))
+    k += wordAt(tokens, k + 2) === 'that' ? 3 : 2;
   const owned = OWNERS.has(wordAt(tokens, k));
   if (owned) k += 1;
   // "my dear old gran"
@@ -71,6 +46,45 @@ function othersAt({ tokens }: Sentence, c: ClauseSpan): number {
 }
 
 /** "…; we don't", "… but I never bother": what was told is not done here. */
+/** "Baba fried it in butter": the place behind a name that is in no list, told in the past; -1 where none is. */
+function namedOther(s: Sentence, c: ClauseSpan): number {
+  const { tokens } = s;
+  const k = c.from;
+  const w = wordAt(tokens, k);
+  const known =
+    k >= c.to ||
+    tokens[k]?.kind !== 'word' ||
+    s.named[k - s.from] !== null ||
+    verbOf(w) !== undefined ||
+    w.endsWith('s') ||
+    SUBJECTS.has(w) ||
+    PRONOUNS.has(w) ||
+    DETERMINERS.has(w) ||
+    PREPOSITIONS.has(w) ||
+    AUXILIARIES.has(w) ||
+    ORDINARY.has(w);
+  const told = PAST.has(wordAt(tokens, k + 1)) || verbOf(wordAt(tokens, k + 1))?.form === 'ed';
+  return known || !told ? -1 : k + 1;
+}
+
+/** "…; I do it in water", "but we use stock": what is done here. */
+const saysOurs = ({ tokens }: Sentence, from: number): boolean =>
+  ['i', 'we'].includes(wordAt(tokens, from)) ||
+  (['but', 'and', 'now', 'so'].includes(wordAt(tokens, from)) &&
+    ['i', 'we'].includes(wordAt(tokens, from + 1)));
+
+/** "It's my auntie's lamb keema really, but with mushrooms": what theirs is made of. */
+function isTheirDish({ tokens }: Sentence, c: ClauseSpan, from: number): boolean {
+  if (!['it', "it's", 'this', "that's", 'that', 'based', 'a', 'inspired'].includes(wordAt(tokens, c.from)))
+    return false;
+  if (c.verb?.verb.brings && c.verbAt < from) return false;
+  for (let k = from - 1; k >= Math.max(c.from, from - 3); k -= 1) {
+    const w = wordAt(tokens, k);
+    if (/['’]s?$/.test(w)) return PEOPLE.has(w.replace(/['’]s?$/, ''));
+  }
+  return false;
+}
+
 function isDenied({ tokens }: Sentence, c: ClauseSpan): boolean {
   let k = c.to;
   while (tokens[k]?.kind === 'mark' || ['but', 'and', 'though', 'although'].includes(wordAt(tokens, k)))
@@ -129,6 +143,8 @@ export function takesBack(s: Sentence, before?: Sentence): boolean {
   // "The book wants 50 g butter here. No."
   const last = before?.clauses.at(-1);
   if (before && last && othersAt(before, last) >= 0 && answersNo(s)) return true;
+  // "Baba fried it in butter; I do it in water"
+  if (before && last && namedOther(before, last) >= 0 && saysOurs(s, s.from)) return true;
   return first !== undefined && deniesThat(s, first) && !s.clauses.some((c) => c.opener === 'if');
 }
 
@@ -218,7 +234,10 @@ function deniesThat(s: Sentence, next: ClauseSpan): boolean {
 export function othersWay(s: Sentence, c: ClauseSpan, from: number): 'remark' | 'optional' | null {
   if (onTheirs(s, c, from)) return 'optional';
   if (isSomeOfUs(s, c)) return 'optional';
-  const at = othersAt(s, c);
+  if (isTheirDish(s, c, from)) return 'remark';
+  const listed = othersAt(s, c);
+  const ours = s.clauses.slice(s.clauses.indexOf(c) + 1).some((next) => saysOurs(s, next.from));
+  const at = listed < 0 && ours ? namedOther(s, c) : listed;
   if (at < 0 || from < at) return null;
   if (isDenied(s, c)) return 'remark';
   // "the shop ones are brushed with butter": another thing than this

@@ -27,7 +27,19 @@ const TAIL_OPENS = /(?:[,(;]|(?<![a-z])-|-(?![a-z])).*$/i;
 
 /** `Chickpea "tuna"`: what is called so is not. */
 const SO_CALLED =
-  /["“”][^"“”]{2,30}["“”]|\((?:sort of|kind of|a sort of|a kind of|almost|nearly|not quite|a bit like|like|aka|a\.k\.a\.)[^()]{2,30}\)/gi;
+  /["“”][^"“”]{2,30}["“”]|\b[a-z]+-(?:ish|esque|like|style)\b|\((?:sort of|kind of|a sort of|a kind of|almost|nearly|not quite|a bit like|like|aka|a\.k\.a\.)[^()]{2,30}\)/gi;
+
+/** "half cashews half hazelnuts": how a food is mixed. */
+const HALF_OF_EACH = /\bhalf (?!an? |of )[a-z]+(?:,| and| &)? half (?!an? |of )[a-z]+/gi;
+/** "12 rolls / 4 people": the pieces that it makes are none of its foods. */
+const PIECES_MADE =
+  /^\W*(?:makes |about )*\d+(?:\s*[-–]\s*\d+)?\s+[a-z ]{2,24}?(?=\s*(?:[/(,=;–-]|\bor\b|\bfor\b)\s*(?:about |serves |feeds |for |enough )*\d+(?:\s*[-–]\s*\d+)?\s+(?:people|servings|portions|eaters|diners|plates|of us)\b)/i;
+/** A whole row in quotation marks: somebody else's words. */
+const QUOTED = /^\s*["“][^"“”]+["”]\s*$/;
+/** "What I actually do: …": what is told before it in somebody else's words is not done here. */
+const OURS =
+  /^\W*(?:(?:what|how) (?:i|we) (?:actually |really |now )*(?:do|make|cook|use)\b|(?:my|our) (?:own )?(?:way|version)\b)/i;
+const blank = (said: string): string => ' '.repeat(said.length);
 
 type Told = Pick<Recipe, 'steps' | 'title'> & Partial<Pick<Recipe, 'notes' | 'lines'>>;
 
@@ -60,15 +72,24 @@ export function scanOf(
       ),
     ),
   ];
+  const told = [...recipe.steps, ...(recipe.notes ?? [])];
+  const ours = told.find((x) => OURS.test(x.text))?.start ?? -1;
+  const isTheirs = (x: { text: string; start: number }) => x.start < ours && QUOTED.test(x.text);
   const sources: Source[] = [
     ...recipe.steps.map((x, step) => ({ ...x, step, names: false, tail: false })),
-    ...(recipe.notes ?? []).map((x) => ({ ...x, step: null, names: false, tail: false })),
+    ...(recipe.notes ?? []).map((x) => ({
+      ...x,
+      text: x.text.replace(PIECES_MADE, blank),
+      step: null,
+      names: false,
+      tail: false,
+    })),
     ...lines.flatMap((l): Source[] => {
       const tail = l.line.text.length > MOST_TAIL ? null : TAIL_OPENS.exec(l.line.text);
       return tail && tail.index > 2
         ? [
             {
-              text: tail[0].slice(1),
+              text: tail[0].slice(1).replace(HALF_OF_EACH, blank),
               start: l.line.start + tail.index + 1,
               end: l.line.end,
               step: null,
@@ -90,7 +111,9 @@ export function scanOf(
           tail: false,
         }))),
   ];
-  const sentences = sources.flatMap((source) => parse(source.text).map((sentence) => ({ source, sentence })));
+  const sentences = sources.flatMap((source) =>
+    (isTheirs(source) ? [] : parse(source.text)).map((sentence) => ({ source, sentence })),
+  );
   return {
     recipe,
     lines,

@@ -14,6 +14,7 @@ import { isRemark } from '@/core/step/others';
 import { type Polarity, isOptional, polarityOf, verbNegated } from '@/core/step/polarity';
 import { type Token } from '@/core/step/tokens';
 import { FATS, OTHER_MEDIUM, TASTING } from './kinds';
+import { sprayed } from './take';
 import { type Scan, type Source, foodsOf, lineOf, textOf, usual } from './scan';
 
 const HEATS = new Set(['heat', 'warm', 'bring', 'pour']);
@@ -288,7 +289,7 @@ function implied(
   while (until > i + 1 && s.tokens[until - 1]?.kind === 'mark') until -= 1;
   const span: [number, number] = [s.tokens[i]?.start ?? 0, s.tokens[until - 1]?.end ?? 0];
   const push = (which: string, grams?: Range) => {
-    const amount = usual(which, servings);
+    const amount = which === 'spray' ? sprayed(scan, words) : usual(which, servings);
     const at = textOf(source, s, i, until);
     if (out.some((l) => l.step === source.step && l.line.start === source.start + span[0])) return;
     out.push(lineOf(scan, source, span, at, food, grams ?? amount.grams, amount.why, optional));
@@ -352,7 +353,10 @@ function implied(
       l.foods.some((f) => f.food && FATS.has(f.food.kind)) &&
       /greas|brush|tin|tray|spray|film|wip/i.test(l.line.text),
   );
-  if (greasing && tool) return;
+  const sprays = lines.some(
+    (l) => l.foods.some((f) => f.food && FATS.has(f.food.kind)) && /spray|spritz/i.test(l.line.text),
+  );
+  if ((greasing && tool) || (sprays && as === 'spray')) return;
   if (out.some((l) => l.foods[0]?.readings[0]?.includes('greased tin')) && tool) return;
   scan.fat = scan.fat || !tool;
   push(as === 'spray' ? 'spray' : tool ? 'film' : 'coat');

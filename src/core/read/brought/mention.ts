@@ -217,6 +217,9 @@ const STATES = new Set([
   'apiece',
 ]);
 
+const THINGS = new Set('thing things recipe dish number situation'.split(' '));
+const ALLOWS = new Set('do use allow make give have cook weigh reckon measure take need count'.split(' '));
+
 /** "three fist sized ones, maybe 600 g": how many there are, before what they weigh. */
 function behindOnes(s: Sentence, from: number): number {
   for (let k = from; k < Math.min(s.to, from + 6); k += 1) {
@@ -242,6 +245,12 @@ function amountBehind(s: Sentence, to: number): { from: number; to: number; stat
   // "chutney from the jar, 1 spoon"
   if (s.tokens[k]?.word === 'from') while (k < Math.min(s.to, to + 5) && s.tokens[k]?.kind === 'word') k += 1;
   while (k < s.to && APPROACH.has(s.tokens[k]?.word ?? '')) k += 1;
+  // "brown basmati, I do 75 g a head"
+  if (['i', 'we'].includes(s.tokens[k]?.word ?? '') && ALLOWS.has(s.tokens[k + 1]?.word ?? '') && k > to) {
+    k += 2;
+    if (['us', 'myself', 'them', 'everyone'].includes(s.tokens[k]?.word ?? '')) k += 1;
+    while (k < s.to && APPROACH.has(s.tokens[k]?.word ?? '')) k += 1;
+  }
   k = behindOnes(s, k);
   const from = k;
   const first = s.tokens[k];
@@ -252,7 +261,9 @@ function amountBehind(s: Sentence, to: number): { from: number; to: number; stat
   while (k < s.to && measured < 0 && k < from + 5) {
     const t = s.tokens[k] as Token;
     if (t.kind === 'mark' && !['/', '–', '-', '.'].includes(t.word)) return null;
-    if (isMeasure(t.word)) measured = k + 1;
+    // "½ c. cooked", never "200 c"
+    const cup = t.word === 'c' && /^(?:\d|\d?[\d/.½¼¾⅓⅔]+)$/.test(s.tokens[k - 1]?.word ?? '');
+    if (isMeasure(t.word) || cup) measured = k + 1;
     k += 1;
   }
   if (measured < 0) return null;
@@ -261,7 +272,7 @@ function amountBehind(s: Sentence, to: number): { from: number; to: number; stat
     const word = s.tokens[k]?.word ?? '';
     // "rice, 2 cups of stock": the amount is the next food's
     if (word === 'of' || s.named[k - s.from]) return null;
-    if (word === 'per' && HEADS.has(s.tokens[k + 1]?.word ?? '')) {
+    if (['per', 'a'].includes(word) && HEADS.has(s.tokens[k + 1]?.word ?? '')) {
       states.push('each');
       k += 1;
       continue;
@@ -273,6 +284,49 @@ function amountBehind(s: Sentence, to: number): { from: number; to: number; stat
   if (s.tokens[k]?.word === ',' && STATES.has(s.tokens[k + 1]?.word ?? '') && k + 2 === endOf(s))
     states.push(s.tokens[k + 1]?.word ?? '');
   return { from, to: measured, states };
+}
+
+/** What is eaten from by one: a thing of which there are as many as eaters. */
+const OF_ONE = new Set([...HEADS, 'glass', 'jar', 'mug', 'helping', 'ramekin', 'box', 'lunchbox']);
+/** Words behind "each" that are no thing which is filled or topped. */
+const NO_THING = new Set(
+  'time of other end way hour pan tray tin minute addition turn half day one step'.split(' '),
+);
+/** Of which there are two or more: "brush each layer with 1 tbsp". */
+const SURFACES = new Set(['side', 'layer', 'batch', 'sheet']);
+/** What is put on a plate by eye, one for each who eats. */
+const DOLLOPS = new Set(
+  'dollop dollops blob blobs spoon spoonful spoonfuls scoop scoops knob smear scrape dab ladle ladleful'.split(
+    ' ',
+  ),
+);
+const AT_TABLE = new Set(['serve', 'eat', 'have', 'top']);
+const POURED_AT_TABLE = new Set(['serve', 'eat', 'have']);
+
+/**
+ * " each" where an amount is for every plate: "add 1 tbsp to each bowl", "serve with a dollop of it"; as much again where
+ * there may be more pieces than eaters: "top each with 1 tsp".
+ */
+function onEach(s: Sentence, c: ClauseSpan, start: number, from: number): string {
+  for (let k = c.from; k < c.to; k += 1) {
+    if (!['each', 'every'].includes(s.tokens[k]?.word ?? '') || (k >= start && k < from)) continue;
+    const next = s.tokens[k + 1];
+    const thing = next?.kind === 'word' ? next.normal : '';
+    // "a teaspoon each of cumin and coriander"
+    if (SURFACES.has(thing)) return ', plus more';
+    if (thing === 'of' || NO_THING.has(thing) || s.tokens[k - 1]?.kind === 'number') continue;
+    if (OF_ONE.has(thing)) return ' each';
+    const verbBefore = k === c.verbAt + 1 || PREPOSITIONS.has(s.tokens[k - 1]?.word ?? '');
+    // "top each with a spoonful", "into each a spoonful"; "each potato"
+    if (verbBefore) return ' each, plus more';
+  }
+  const verb = c.verb?.verb.id ?? '';
+  const words = s.tokens.slice(start, from).map((t) => t.word);
+  const ours = ['a', 'an'].includes(words[0] ?? '') && c.verbAt < start;
+  if (!ours || !AT_TABLE.has(verb)) return '';
+  const dolloped = words.some((w) => DOLLOPS.has(w));
+  const poured = POURED_AT_TABLE.has(verb) && words.some((w) => w === 'drizzle' || w === 'splash');
+  return dolloped || poured ? ' each' : '';
 }
 
 export interface Mention {
@@ -304,6 +358,16 @@ export function mentionOf(
 ): Mention | null {
   const food = scan.larder.foodById(id);
   if (!food) return null;
+  // "two squirts per paratha": what is made
+  if (s.tokens[from - 1]?.word === 'per') return null;
+  // "right, the black bean thing": what the dish is called
+  if (THINGS.has(s.tokens[to]?.word ?? '') && DEFINITE.has(s.tokens[from - 1]?.word ?? '')) return null;
+  // "there's salt in the beans": where it is already
+  const there =
+    s.tokens[to]?.word === 'in' &&
+    (s.tokens[from - 1]?.word === "there's" ||
+      (['is', 'are'].includes(s.tokens[from - 1]?.word ?? '') && s.tokens[from - 2]?.word === 'there'));
+  if (there && amountStart(s, c, from) === from) return null;
   const shared = sharedAmount(source, s, c, from) ?? swappedAmount(source, s, c, from);
   const pressed = pressedFrom(s, c, from);
   const start = pressed < from ? amountStart(s, c, pressed) : amountStart(s, c, from);
@@ -363,7 +427,9 @@ export function mentionOf(
       ['each', 'apiece', 'pp'].includes(s.tokens[to]?.word ?? '') ||
       (['a', 'per'].includes(s.tokens[to]?.word ?? '') && HEADS.has(s.tokens[to + 1]?.word ?? ''))
         ? ' each'
-        : '';
+        : start < from
+          ? onEach(s, c, start, from)
+          : '';
     const more = s.tokens.slice(start, from).some((t) => t.word === 'more')
       ? ''
       : furtherWords(source.text, s, c, to, start < from);
@@ -401,11 +467,15 @@ export function mentionOf(
     const bare = s.tokens
       .slice(start, from)
       .every((t) => t.kind === 'word' && !isMeasure(t.word) && !OPENS_AMOUNT.has(t.word));
-    const few = s.tokens.slice(start, from).every((t) => FEW.has(t.word));
+    // "a drizzle of syrup (I allow us a teaspoon each)": what is said by eye is said again in spoons
+    const few =
+      s.tokens.slice(start, from).every((t) => FEW.has(t.word)) ||
+      (start < from &&
+        read.words?.foods.every((f) => f.measures.every((m) => m.unit?.kind === 'vague')) === true);
     const later = bare || few ? amountBehind(s, to) : null;
     // "a few almonds (10 g each)" are not almonds of 10 g
     const lacks = read.missing === 'amount';
-    const behind = later && (bare || lacks || later.states.some((w) => EACH.has(w))) ? later : null;
+    const behind = later && (bare || few || lacks || later.states.some((w) => EACH.has(w))) ? later : null;
     if (behind && (few || !read.words?.foods.some((f) => f.measures.length > 0))) {
       const heads = behind.states.filter((w) => ['each', 'pp', 'apiece'].includes(w));
       const state = behind.states.filter((w) => !heads.includes(w)).join(' ');
@@ -457,6 +527,6 @@ const A_TIME = /^[^.;!?]{0,16}\bat a time\b/i;
 const MOST_BEHIND = 90;
 
 export const isMeasure = (word: string) =>
-  /^(?:tbsps?|tsps?|tablespoons?|teaspoons?|cups?|mugs?|ml|l|litres?|liters?|g|kg|oz|lbs?|pounds?|ounces?|grams?|kilos?|pints?|handfuls?|fistfuls?|scoops?|slosh(?:es)?|blobs?|lumps?|bulbs?|wedges?|pinch(?:es)?|splash(?:es)?|drizzles?|dash(?:es)?|glugs?|knobs?|dollops?|squeezes?|spoons?|spoonfuls?|cans?|tins?|jars?|packets?|packs?|bags?|blocks?|cloves?|slices?|sprigs?|bunch(?:es)?|sticks?|cubes?|sachets?|cartons?|heads?|thumbs?|heaped|heaping|level|small|large|medium|big)$/.test(
+  /^(?:tbsps?|tsps?|tablespoons?|teaspoons?|cups?|mugs?|ml|l|litres?|liters?|g|kg|oz|lbs?|pounds?|ounces?|grams?|kilos?|pints?|handfuls?|fistfuls?|scoops?|slosh(?:es)?|blobs?|lumps?|bulbs?|wedges?|pinch(?:es)?|splash(?:es)?|drizzles?|dash(?:es)?|glugs?|knobs?|dollops?|squeezes?|scrapes?|scrapings?|smears?|dabs?|smidgens?|trickles?|squirts?|gratings?|twists?|drops?|ladles?|ladlefuls?|capfuls?|glassfuls?|sprinklings?|scatterings?|dustings?|spoons?|spoonfuls?|cans?|tins?|jars?|packets?|packs?|bags?|blocks?|cloves?|slices?|sprigs?|bunch(?:es)?|sticks?|cubes?|sachets?|cartons?|heads?|thumbs?|heaped|heaping|level|small|large|medium|big)$/.test(
     word,
   );

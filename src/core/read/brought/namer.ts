@@ -36,7 +36,12 @@ export function namerOf(larder: Larder): Namer {
     )
       return null;
     // "three fat cloves of garlic": how big they are
-    if (first.word === 'fat' && MEASURED_BY.has(tokens[at + 1]?.normal ?? '')) return null;
+    if (first.word === 'fat') {
+      const behind = tokens[at + 1];
+      if (MEASURED_BY.has(behind?.normal ?? '')) return null;
+      // "two fat leeks"
+      if (behind?.kind === 'word' && !behind.glued && named(behind.word)) return null;
+    }
     // "low sugar baked beans": a claim of the food behind it
     const next = tokens[at + 1];
     if (

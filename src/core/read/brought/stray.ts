@@ -42,7 +42,7 @@ const SIZES = new Set(
 );
 /** Words behind an amount that say of the food before it how it was weighed. */
 const SAYS_HOW = new Set(
-  'each apiece all told in more dry dried cooked raw uncooked total altogether extra worth or drained'.split(
+  'each apiece pp head person all told in more dry dried cooked raw uncooked total altogether extra worth or drained'.split(
     ' ',
   ),
 );
@@ -90,6 +90,19 @@ const refersBack = (s: Sentence, c: ClauseSpan, to: number): boolean =>
         DEFINITE.has(t.word) ||
         ['it', 'them'].includes(t.word),
     );
+
+const DOES_IT = new Set('does do is will that should would'.split(' '));
+const IS_ENOUGH = new Set('lot enough plenty fine it ample right job trick'.split(' '));
+
+/** "salt it but go easy, half a teaspoon does the lot": which line is the salting whose amount is said; -1 where none is. */
+function saltedBefore(scan: Scan, source: Source, s: Sentence, c: ClauseSpan, measure: number): number {
+  const behind = s.tokens.slice(measure + 1, Math.min(c.to, measure + 5)).map((t) => t.word);
+  if (!DOES_IT.has(behind[0] ?? '') || !behind.some((w) => IS_ENOUGH.has(w))) return -1;
+  const from = source.start + (s.tokens[s.from]?.start ?? 0);
+  return scan.out.findIndex(
+    (l) => l.step === source.step && l.line.start >= from && l.foods[0]?.food?.kind === 'salt' && l.byPlate,
+  );
+}
 
 /** The words behind an amount that name what it is of. */
 function nounBehind(s: Sentence, c: ClauseSpan, from: number): number {
@@ -151,7 +164,10 @@ export function strayAmounts(scan: Scan, source: Source, s: Sentence, c: ClauseS
       foodsOf(s, c).length === 0 &&
       !refersBack(s, c, i);
     if (!elliptic && idle) continue;
-    const phrase = textOf(source, s, from, to);
+    const salted = elliptic || idle ? saltedBefore(scan, source, s, c, i) : -1;
+    const phrase = `${textOf(source, s, from, to)}${salted >= 0 ? ' salt' : ''}`;
+    // "you salt it, half a teaspoon does the lot": so much is all of it
+    if (salted >= 0) scan.out.splice(salted, 1);
     const at: [number, number] = [s.tokens[from]?.start ?? 0, s.tokens[to - 1]?.end ?? 0];
     const read = remembered(
       { text: phrase, start: 0, end: phrase.length, section: null },

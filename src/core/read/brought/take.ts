@@ -23,6 +23,8 @@ import { type Mention } from './mention';
 import { moreOf } from './more';
 import { type Scan, type Source, correctionKey, foodsOf, lineOf, usual } from './scan';
 
+const COATS = new Set(['brush', 'glaze', 'baste']);
+
 /** What a fat without an amount does, by the deed. */
 export function fatAmount(scan: Scan, s: Sentence, c: ClauseSpan): { grams: Range; why: string } {
   const verb = c.verb?.verb;
@@ -32,10 +34,24 @@ export function fatAmount(scan: Scan, s: Sentence, c: ClauseSpan): { grams: Rang
   if (verb?.fat) return usual(verb.fat, scan.servings);
   const tool = s.named.slice(c.from - s.from, c.to - s.from).some((n) => n?.kind === 'tool');
   if (verb && LEAVES_FILM.has(verb.id)) return usual(tool ? 'film' : 'coat', scan.servings);
-  if (verb?.as === 'spray') return usual('spray', scan.servings);
+  if (verb?.as === 'spray') return sprayed(scan, words);
   if (verb && ['drizzle', 'finish', 'trickle', 'dress', 'serve', 'top'].includes(verb.id))
     return usual('drizzle', scan.servings);
   return usual('pan', scan.servings);
+}
+
+/** Pieces of a plate that may each be sprayed, and grams a spray (common practice). */
+const MOST_SPRAYED = 4;
+const MOST_A_SPRAY_G = 1;
+
+/** A spray of oil; "spraying each side": as often as there are pieces. */
+export function sprayed(scan: Scan, words: readonly string[]): { grams: Range; why: string } {
+  const one = usual('spray', scan.servings);
+  const often = words.some((w) => w === 'each' || w === 'both' || w === 'every');
+  const most = MOST_A_SPRAY_G * MOST_SPRAYED * scan.servings;
+  return often && most > one.grams.high
+    ? { ...one, grams: { ...one.grams, best: Math.max(one.grams.best, most / 4), high: most } }
+    : one;
 }
 
 function isMade(scan: Scan, upTo: Sentence, words: readonly string[]): boolean {
@@ -235,6 +251,15 @@ export function take(scan: Scan, source: Source, s: Sentence, c: ClauseSpan, m: 
           m.polarity,
         ),
       );
+    return;
+  }
+  // "a bit of the broth" of a soup made with water
+  const wet = lines.some((l) => l.foods.some((f) => f.food?.kind === 'water'));
+  if (m.definite && !m.stated && m.words.join(' ') === 'broth' && wet) return;
+  // "brush with plant milk": what clings
+  if (!m.stated && c.verb && COATS.has(c.verb.verb.id) && m.from > c.verbAt && source.step !== null) {
+    const { grams: clings, why } = usual('coat', servings);
+    out.push(lineOf(scan, source, at, m.phrase, m.food, clings, why, m.polarity));
     return;
   }
   if (m.read && m.read.foods[0]?.food) {

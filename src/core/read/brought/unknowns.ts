@@ -9,6 +9,7 @@ import {
   ORDINARY,
   PREPOSITIONS,
   PRONOUNS,
+  SUBJECTS,
   TOOLS,
   verbOf,
 } from '@/core/step/lexicon';
@@ -132,6 +133,8 @@ export function unknowns(scan: Scan, source: Source, s: Sentence, c: ClauseSpan)
       PRONOUNS.has(t.word) ||
       AUXILIARIES.has(t.word) ||
       NEGATORS.has(t.word) ||
+      // "until it falls off the spoon": what it does
+      SUBJECTS.has(s.tokens[i - 1]?.word ?? '') ||
       (t.word.endsWith('ly') && t.word.length > 4);
     if (!stop) {
       if (!isMeasure(t.word)) run.push(i);
