@@ -256,5 +256,7 @@ export function adapt(
   }
   const { infeasible, serves } = nearest(own, read, context);
   // the programme may see a surfaced phrase where the written plan has none
-  return serves && infeasible.closest ? result([infeasible.closest], null) : result([], infeasible);
+  return serves && infeasible.closest && fits(infeasible.closest.after)
+    ? result([infeasible.closest], null)
+    : result([], infeasible);
 }

@@ -7,6 +7,7 @@ import type { DishRole } from '@/core/swap/roles';
 import { mannerOf } from '@/core/swap/lines';
 import type { AdditionRow } from '@/core/swap/schema';
 import { amountSwap } from './amounts';
+import { isSweetDish } from './sweet';
 import { allergensOf, bestGrams, isBatter, NO_CHANGE, type Choice, type LineChoices } from './choice';
 
 const ADDITIONS = rawAdditions as unknown as readonly AdditionRow[];
@@ -19,19 +20,12 @@ function isAlike(addition: AdditionRow, food: Food | null): boolean {
   return food.id === addition.food || (grain(food.kind) && grain(foodById(addition.food)?.kind));
 }
 
-/** Share of a dish's weight from which sugar makes it a sweet one. */
-const SWEET = 0.04;
-
-/** True of a cake, a pie, a pudding: nobody eats potatoes with it. */
-const isSweet = (read: ReadRecipe): boolean => {
-  const sweet = read.lines.filter((l) => ['sugar', 'syrup'].includes(l.foods[0]?.food?.kind ?? ''));
-  const grams = (lines: typeof read.lines) => lines.reduce((g, l) => g + bestGrams(l), 0);
-  return grams(sweet) >= SWEET * grams(read.lines);
-};
-
 /** What is no plate of its own: nobody eats potatoes with a spice mix. */
 const NO_PLATE =
   /\b(?:dips?|spreads?|hummus|houmous|pesto|dressing|vinaigrette|sauce|gravy|marinade|relish|chutney|jam|pickles?|paste|masala|spice (?:mix|blend)|seasoning|rub|salsa|raita|mayo|butter|cream|milk|smoothie|drink)\s*(?:\(.*)?$/i;
+/** What is eaten by the piece, where it is sweet. */
+const BY_THE_PIECE =
+  /\b(?:flapjacks?|bars?|bites?|balls?|squares|slices?|cookies?|biscuits?|brownies|truffles?|granola|muesli|cakes?|loaf|bread|buns?|rolls|muffins?|scones?|pots?)\b/i;
 
 /** "hummus no oil": what is not in it. */
 const FREE_OF = /\s*\b(?:no|without|low|less)[- ](?:added )?[a-z]+\b|\b[a-z]+[- ]free\s*/gi;
@@ -45,8 +39,10 @@ export function additionsFor(read: ReadRecipe, role: string, settings: ReadSetti
     )
   )
     return [];
+  const sweet = isSweetDish(read);
+  if (sweet && BY_THE_PIECE.test(read.recipe.title)) return [];
   const plates = read.servings.range.best;
-  const meal = isSweet(read) ? 'snack' : role;
+  const meal = sweet ? 'snack' : role;
   return ADDITIONS.filter(
     (a) => a.roles.includes(meal) && !read.lines.some((l) => l.foods.some((f) => isAlike(a, f.food))),
   ).map((a) => {

@@ -35,7 +35,7 @@ export function unusedLines(
     .toLowerCase();
   if (EVERYTHING.test(method) || /\b(?:thru|through to|from the .{3,20} to the)\b/.test(method)) return [];
   const old = new Set(listed(before).map((l) => l.line.text));
-  const wasUsed = mentionsOf(before, settings);
+  const wasUsed = mentionsOf(before, settings).of;
   const said = new Set(tokens(method));
   return listed(after).filter((line) => {
     if (old.has(line.line.text) || line.foods.every((f) => f.food?.kind === 'water')) return false;

@@ -1,4 +1,5 @@
 import { escapePattern } from '@/core/escape';
+import { clean } from '@/core/recipe/clean';
 import { parseRecipe } from '@/core/recipe/parse';
 import { FROM_THE_TITLE } from '@/core/read/brought/scan';
 import { readRecipe } from '@/core/read/read';
@@ -17,8 +18,20 @@ const promisedBy = (read: ReadRecipe): string[] => [
   ...new Set(read.lines.flatMap((l) => (l.line.section === FROM_THE_TITLE ? [l.line.text] : []))),
 ];
 
-/** Where some words stand in a text as they are written, whatever their case; -1 where they do not. */
-const placeOf = (text: string, words: string): number => text.toLowerCase().indexOf(words.toLowerCase());
+/** Where some words stand in a text, as they are written or as a row of it reads; null where they do not. */
+function placeOf(text: string, words: string): { readonly at: number; readonly written: string } | null {
+  const at = text.toLowerCase().indexOf(words.toLowerCase());
+  if (at >= 0) return { at, written: text.slice(at, at + words.length) };
+  let from = 0;
+  for (const row of text.split('\n')) {
+    const plain = row.replace(/^[#\s>*-]+/, '').trim();
+    // "w tahini", "spread — makes 350 g": cleaned when it was read
+    if (plain && clean(plain).toLowerCase() === words.toLowerCase())
+      return { at: from + row.indexOf(plain), written: plain };
+    from += row.length + 1;
+  }
+  return null;
+}
 
 /** "Peanut dressing" without its peanut is a dressing; a name of nothing else is a sauce. */
 function without(name: string, word: string): string {
@@ -40,35 +53,35 @@ export function withTrueNames(text: string, settings: ReadSettings, changes: rea
   const said: { from: string; to: string }[] = [];
   const names = [read.recipe.title, ...new Set(read.recipe.lines.flatMap((l) => l.section ?? []))];
   for (const name of names) {
-    const put = retitled(name, read, changes, settings);
     const { source } = read.recipe;
-    const at = put === name ? -1 : placeOf(source, name);
-    if (at < 0) continue;
-    const from = source.slice(at, at + name.length);
-    said.push({ from, to: put });
-    read = readRecipe(parseRecipe(source.slice(0, at) + put + source.slice(at + name.length)), settings);
+    const place = placeOf(source, name);
+    if (!place) continue;
+    const { at, written } = place;
+    const put = retitled(written, read, changes, settings);
+    if (put === written) continue;
+    said.push({ from: written, to: put });
+    read = readRecipe(parseRecipe(source.slice(0, at) + put + source.slice(at + written.length)), settings);
   }
   for (let round = 0; round < MOST_ROUNDS; round += 1) {
     const promised = promisedBy(read);
     if (promised.length === 0) break;
     let { source } = read.recipe;
     const { title } = read.recipe;
-    const inTitle = promised.filter((w) => placeOf(title, w) >= 0);
+    const inTitle = promised.filter((w) => placeOf(title, w) !== null);
     const sections = [...new Set(read.recipe.lines.flatMap((l) => (l.section ? [l.section] : [])))];
     for (const section of sections) {
-      const word = promised.find((w) => placeOf(section, w) >= 0);
-      const at = word === undefined ? -1 : placeOf(source, section);
-      if (word === undefined || at < 0) continue;
-      const name = source.slice(at, at + section.length);
-      const put = without(name, word);
-      source = source.slice(0, at) + put + source.slice(at + name.length);
-      said.push({ from: name, to: put });
+      const word = promised.find((w) => placeOf(section, w) !== null);
+      const place = word === undefined ? null : placeOf(source, section);
+      if (word === undefined || !place) continue;
+      const put = without(place.written, word);
+      source = source.slice(0, place.at) + put + source.slice(place.at + place.written.length);
+      said.push({ from: place.written, to: put });
     }
-    const at = placeOf(source, title);
-    if (round === 0 && inTitle.length > 0 && at >= 0) {
-      const put = `${source.slice(at, at + title.length)} (made without ${inTitle.join(' or ').toLowerCase()})`;
-      said.push({ from: source.slice(at, at + title.length), to: put });
-      source = source.slice(0, at) + put + source.slice(at + title.length);
+    const place = placeOf(source, title);
+    if (round === 0 && inTitle.length > 0 && place) {
+      const put = `${place.written} (made without ${inTitle.join(' or ').toLowerCase()})`;
+      said.push({ from: place.written, to: put });
+      source = source.slice(0, place.at) + put + source.slice(place.at + place.written.length);
     }
     if (source === read.recipe.source) break;
     read = readRecipe(parseRecipe(source), settings);

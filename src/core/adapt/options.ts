@@ -1,3 +1,4 @@
+import { foodById } from '@/core/food/table';
 import { weightEaten } from '@/core/prepare/yields';
 import { tokens } from '@/core/food/tokens';
 import type { Corners } from '@/core/range/bounds';
@@ -13,6 +14,7 @@ import { leaning, NO_TASTES, type KitchenTastes } from '@/core/swap/tastes';
 import { leaveOut, LESS, sideOfMethod, LESS_OF, MORE, MORE_OF } from './amounts';
 import { allergensOf, bestGrams, isBatter, type Choice, type LineChoices } from './choice';
 import { oneOfThem, plainerChoices } from './plainer';
+import { isOutOfPlace, isSweetDish } from './sweet';
 
 /** Roles without which a dish does not hold together. */
 const STRUCTURE = new Set([
@@ -28,6 +30,19 @@ const STRUCTURE = new Set([
   'curry-body',
   'roux',
 ]);
+
+/** How much nearness a swap keeps that brings what the dish has already: mushrooms beside mushrooms. */
+const TWICE = 0.7;
+const SEASONS = new Set(['water', 'acid', 'spice', 'herb', 'stock', 'salt', 'starch', 'seed']);
+
+/** True where a swap's food stands on the list by itself. */
+const isThereAlready = (read: ReadRecipe, line: ReadLine, swap: SwapRow): boolean =>
+  swap.to.some(
+    (t) =>
+      t.food !== 'same' &&
+      !SEASONS.has(foodById(t.food)?.kind ?? '') &&
+      read.lines.some((l) => l !== line && l.origin === 'ingredients' && l.foods[0]?.food?.id === t.food),
+  );
 
 /** How much nearness a swap keeps that is made for another role. */
 const OTHER_ROLE = 0.7;
@@ -70,6 +85,41 @@ function takesTheName(read: ReadRecipe, line: ReadLine, swap: SwapRow): boolean 
   const named = stemmed(line.foods[0]?.text ?? '').filter((w) => title.has(w) && !SAYS_LITTLE.has(w));
   if (named.length === 0) return false;
   return !swap.to.some((t) => t.food === 'same' || named.some((w) => stemmed(t.text).includes(w)));
+}
+
+/** Grams below which nothing is made a cream of. */
+const LEAST_CREAM = 12;
+const ON_TOP = /\b(?:for the top|on top|to finish|to serve|to garnish|scatter|sprinkl)/i;
+
+/** True where the dish is one that a swap fits, by its title and its method. */
+function isAtHome(read: ReadRecipe, line: ReadLine, swap: SwapRow): boolean {
+  const words = [read.recipe.title, ...read.steps.map((s) => s.text)].join('\n');
+  const listed = read.lines.map((l) => l.line.text).join('\n');
+  if (swap.onlyIn !== undefined && !new RegExp(swap.onlyIn, 'i').test(`${words}\n${listed}`)) return false;
+  if (swap.notIn !== undefined && new RegExp(swap.notIn, 'i').test(words)) return false;
+  // "sesame seeds, a pinch for the top" are no cream
+  const creams = swap.roles.includes('cream') && !swap.roles.includes('topping');
+  const seed = ['seed', 'nut'].includes(line.foods[0]?.food?.kind ?? '');
+  return !(creams && seed && (bestGrams(line) < LEAST_CREAM || ON_TOP.test(line.line.text)));
+}
+
+/** Cut so that it is coated, grilled or carved as a piece. */
+const SHAPED = /\b(?:slabs?|steaks?|cutlets?|fillets?|planks?|skewers?|kebabs?|triangles|escalopes?)\b/i;
+const COATED = /\b(?:dredge|coat|crumb|bread|skewer|thread)\w*\b/i;
+const LOOSE_KINDS = new Set(['bean', 'canned-bean', 'whole-grain', 'refined-grain', 'seed']);
+
+/** True where a food that is held as a piece would become a heap: slabs of tofu of beans. */
+function losesShape(read: ReadRecipe, line: ReadLine, swap: SwapRow): boolean {
+  const heap = swap.to.some((t) => t.food !== 'same' && LOOSE_KINDS.has(foodById(t.food)?.kind ?? ''));
+  if (!heap || LOOSE_KINDS.has(line.foods[0]?.food?.kind ?? '')) return false;
+  if (SHAPED.test(line.line.text)) return true;
+  const noun = line.foods[0]?.text.split(' ').at(-1) ?? '';
+  return (
+    ['soy', 'meat-stand-in'].includes(line.foods[0]?.food?.kind ?? '') &&
+    read.steps.some((s) =>
+      s.text.split(/[.;!]/).some((c) => noun !== '' && c.toLowerCase().includes(noun) && COATED.test(c)),
+    )
+  );
 }
 
 /** Share of the dish's weight from which a line is its bulk. */
@@ -137,6 +187,7 @@ export function choicesOf(
   } = {},
 ): LineChoices[] {
   const batter = isBatter(read);
+  const sweet = isSweetDish(read);
   const whole = gramsOf(read);
   return read.lines.map((line, index) => {
     const role = roleOf(read, line);
@@ -173,12 +224,19 @@ export function choicesOf(
       ...oneOfThem(read, index, settings),
     ];
     for (const swap of swaps) {
+      if (
+        (sweet && isOutOfPlace(swap, food.id)) ||
+        losesShape(read, line, swap) ||
+        !isAtHome(read, line, swap)
+      )
+        continue;
       const fits = swap.roles.includes(role.id);
       const choice = choiceOf(read, index, swap, 1, settings, ahead);
       if (!choice) continue;
       const leans = leaning(swap, tastes);
       // what is made for another role stays less near
-      const closeness = choice.closeness * (fits ? 1 : OTHER_ROLE) + leans.by;
+      const known = isThereAlready(read, line, swap) ? TWICE : 1;
+      const closeness = choice.closeness * (fits ? 1 : OTHER_ROLE) * known + leans.by;
       const identity = takesTheName(read, line, swap);
       if (closeness < LEAST_LIKE_IT && (identity || bulky)) continue;
       choices.push({

@@ -17,21 +17,29 @@ const PLAINER: readonly (readonly [suffix: string, name: string])[] = [
 /** "1 tin tomatoes" may be salted or not: saying which one to buy is the gentlest change of all. */
 export function plainerChoices(read: ReadRecipe, index: number, settings: ReadSettings): Choice[] {
   const line = read.lines[index] as ReadLine;
+  if (line.foods[0]?.food?.kind === 'stock' && MADE_OF_CUBES.test(line.line.text))
+    return withoutCubes(read, index, settings);
   if (line.origin !== 'ingredients' || !line.foods.some((f) => f.might.length > 0) || line.foods.length > 1)
     return [];
   const seen = new Set<string>();
+  const own = line.line.text;
+  const name = line.foods[0]?.text ?? '';
+  const at = own.toLowerCase().indexOf(name);
+  // behind the name where more is said of it, else at the end
+  const places = [...(at >= 0 && /[,(–-]/.test(own.slice(at)) ? [at + name.length] : []), own.length];
   return PLAINER.flatMap(([suffix, name]) => {
-    const text = `${line.line.text}${suffix}`;
-    const next = remembered(
-      { ...line.line, text },
-      { ...settings, corrections: {} },
-      read.servings.range.best,
-    );
-    const plain =
+    const readAs = (text: string) =>
+      remembered({ ...line.line, text }, { ...settings, corrections: {} }, read.servings.range.best);
+    const isPlain = (next: ReadLine) =>
       next.corners !== null && next.foods.length === 1 && next.foods.every((f) => f.might.length === 0);
+    const text = places
+      .map((place) => `${own.slice(0, place)}${suffix}${own.slice(place)}`)
+      .find((words) => isPlain(readAs(words)));
+    if (text === undefined) return [];
+    const next = readAs(text);
     // of several ways to say the same the first is said
     const meant = next.foods[0]?.food?.id ?? '';
-    if (!plain || seen.has(meant)) return [];
+    if (seen.has(meant)) return [];
     seen.add(meant);
     return [
       {
@@ -47,6 +55,38 @@ export function plainerChoices(read: ReadRecipe, index: number, settings: ReadSe
       },
     ];
   });
+}
+
+/** "2 litres stock (I use 3 cubes)". */
+const MADE_OF_CUBES = /\b(?:stock|broth|bouillon)\b.*[(,;–-][^()]*\bcubes?\b/i;
+const OF_CUBES = /\s*[(,;–-][^(),;]*\bcubes?\b[^()]*\)?/i;
+
+/** Stock that is made of cubes, bought without salt. */
+function withoutCubes(read: ReadRecipe, index: number, settings: ReadSettings): Choice[] {
+  const line = read.lines[index] as ReadLine;
+  const text = `${line.line.text.replace(OF_CUBES, '')}, no salt added`;
+  const next = remembered({ ...line.line, text }, { ...settings, corrections: {} }, read.servings.range.best);
+  if (!next.corners || next.foods.length > 1) return [];
+  return [
+    {
+      swap: amountSwap(
+        'plainer',
+        'Stock without salt',
+        1,
+        'Of vegetables simmered for half an hour, or of cubes or powder that say so.',
+        { taste: 0.8, texture: 1, look: 1 },
+        'milder; season with acid and herbs at the end',
+      ),
+      written: { line: text, step: null },
+      share: 1,
+      corners: [next.corners],
+      yieldOf: read.yields[index]?.factor ?? exact(1),
+      closeness: 0.85,
+      leans: [],
+      allergens: allergensOf(next),
+      grams: bestGrams(next),
+    },
+  ];
 }
 
 const OR_MORE = /\s*(?:\/|,?\s+(?:or|and\/or))\s.*$/i;

@@ -6,10 +6,12 @@ import type { Change } from './schema';
 
 /** Nouns of what stands in that name no dish: a cake is not called after its flour. */
 const NAMES_NO_DISH = new Set(
-  'flour puree stock broth paste water mix powder milk aquafaba starch juice spread yoghurt none salt sugar date'.split(
+  'flour puree stock broth paste water mix powder milk aquafaba starch juice spread yoghurt none salt sugar date yeast vinegar extract cube cocoa oat'.split(
     ' ',
   ),
 );
+/** What comes in pieces, and is spoken of as many. */
+const COUNTED = /(?:beans|lentils|chickpeas|peas|mushrooms|chestnuts|potatoes|nuts|seeds|oats)$/;
 const SMALL = new Set('and or with in on of the a an for to from by my our your style in'.split(' '));
 
 const foodWords = (line: string, settings: ReadSettings): { own: readonly string[]; name: string } => {
@@ -32,7 +34,7 @@ function dropWord(name: string, word: string): string {
   const tries: readonly (readonly [RegExp, string])[] = [
     [new RegExp(`\\b${w}\\s*(?:&|and|,|\\+)\\s+`, 'i'), ''],
     [new RegExp(`\\s*(?:,|&|and|\\+)\\s+${w}\\b`, 'i'), ''],
-    [new RegExp(`\\s+(?:with|in|on)\\s+${w}\\s*$`, 'i'), ''],
+    [new RegExp(`\\s+(?:with|w\\/?|in|on)\\s+${w}\\s*$`, 'i'), ''],
     [new RegExp(`\\b${w}\\s+`, 'i'), ''],
     [new RegExp(`\\s+${w}\\b`, 'i'), ''],
   ];
@@ -80,7 +82,7 @@ export function retitled(
   );
   // what each part of the name is: a risotto stays one, whatever its rice
   const heads = new Set(
-    name.split(/\s+(?:with|in|on|and|of)\s+|\s*[&,(–-]\s+/).flatMap((part) => {
+    name.split(/\s+(?:with|w\/?|in|on|and|of)\s+|\s*[&,(–-]\s+/).flatMap((part) => {
       const words = part.match(/[\p{L}'’-]+/gu) ?? [];
       return words.length > 1 ? [words.at(-1)] : [];
     }),
@@ -101,7 +103,12 @@ export function retitled(
       )
         continue;
       const put = standIn(change.to, settings);
-      const singular = /s$/.test(word) ? put : (put?.replace(/(?<=[a-z]{3})s$/, '') ?? null);
+      // "with bean" is with beans; "bean drizzle" stays
+      const alone = !/^\s+\p{L}/u.test(now.slice(now.indexOf(word) + word.length));
+      const singular =
+        /s$/.test(word) || (alone && COUNTED.test(put ?? ''))
+          ? put
+          : (put?.replace(/(?<=[a-z]{3})s$/, '') ?? null);
       const cased =
         singular && /^[A-Z]/.test(word) ? singular.charAt(0).toUpperCase() + singular.slice(1) : singular;
       const next =

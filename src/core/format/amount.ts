@@ -38,7 +38,7 @@ export function kitchenVolume(ml: number): string {
 
 /** A number of grams or millilitres as a cook weighs it. */
 export function roundGrams(n: number): number {
-  const step = n >= 1000 ? 10 : n >= 30 ? 5 : n >= 20 ? 1 : 0.5;
+  const step = n >= 1000 ? 10 : n >= 20 ? 5 : n >= 5 ? 1 : 0.5;
   return Math.max(step, Math.round(n / step) * step);
 }
 

@@ -94,6 +94,12 @@ describe('words beside the amount', () => {
     expect(words('2 litres veg stock (I use 3 cubes)')[0]).toBe('veg stock cubes');
     expect(words('1 cup vegetable stock (I use a cube)')[0]).toBe('vegetable stock');
   });
+  test.each([
+    ['1 litre water + 2 cubes', 'stock cubes'],
+    ['1.5 ltr water – use 1 cube not the 3 it says on the box', 'stock cubes'],
+    ['500 ml boiling water, 1 low salt cube', 'low salt stock cubes'],
+    ['1 cup water + 4 ice cubes', 'water'],
+  ])('cubes in water are stock, ice is not: %s', (line, food) => expect(words(line)[0]).toBe(food));
   test('another food behind an amount is no kind of the first', () => {
     expect(words('onion, 2 tbsp tahini')[0]).toBe('onion');
   });

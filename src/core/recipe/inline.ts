@@ -108,6 +108,11 @@ function splitAtFoods(text: string, listed: boolean): Stretch[] {
         rest
           .slice(u?.end ?? 0)
           .replace(/[,(].*$/, '')
+          // "2 fat leeks"
+          .replace(
+            /^(?:(?:fat|big|large|small|good|nice|ripe|fresh|medium|juicy|plump|firm|little)\s+)+(?=[a-z])/,
+            '',
+          )
           // "olives for Robin"
           .replace(/\s+for (?:the )?[a-z]+\s*$/, ''),
       );

@@ -76,10 +76,13 @@ const AS_FINE_AS =
   /(?<=[a-z])\s+as (?:finely|thinly|small|fine|thin|tiny|evenly|chunky|rough(?:ly)?|coarse(?:ly)?) as (?:possible|you|it|they|i|we|your)\b(?:(?: (?:can|will|could|like|dare|please|go|goes|get|gets|be|it|them))+(?: bothered)?)?/gi;
 /** "1 litre veg stock (I use 2 cubes)": what the stock is made of. */
 const OF_CUBES =
-  /^\s*((?:about )?[\d½¼¾][\d./½¼¾]* ?(?:l|litres?|liters?|ml|pints?|cups?|quarts?|dl))\s+(?:of )?((?:[a-z-]+ )*?)(?:stock|broth|bouillon)\b\s*[(,;–-]+\s*(?:(?:i|we) (?:use|do|put|make (?:it|mine) with)|(?:made )?(?:with|from|of)|using)\s+((?:about )?(?:\d[\d/½¼¾]*|½|one|two|three|four|half an?))\s+((?:[a-z-]+ )*?)cubes?\b\s*\)?\s*$/i;
+  /^\s*((?:about )?[\d½¼¾][\d./½¼¾]* ?(?:l|ltrs?|litres?|liters?|ml|pints?|cups?|quarts?|dl))\s+(?:of )?((?:[a-z-]+ )*?)(?:stock|broth|bouillon)\b\s*[(,;–-]+\s*(?:(?:(?:i|we) )?(?:use|do|put|make (?:it|mine) with)|(?:made )?(?:with|from|of)|using)\s+((?:about )?(?:\d[\d/½¼¾]*|½|one|two|three|four|half an?))\s+((?:[a-z-]+ )*?)cubes?\b(?: (?:not|instead of|rather than) [^()]*)?\s*\)?\s*$/i;
 /** "tins tomatoes 2": how many, behind. */
 const TINS_BEHIND =
   /^\s*((?:tins?|cans?|jars?|packets?|cartons?|bags?)) (?:of )?([a-z][a-z' -]*?) (?:x ?)?(\d{1,2})\s*$/i;
+/** "1 litre water + 2 cubes": of stock, never of ice. */
+const CUBES_IN_WATER =
+  /^\s*((?:about )?[\d½¼¾][\d./½¼¾]* ?(?:l|ltrs?|litres?|liters?|ml|pints?|cups?|quarts?|dl))\s+(?:of )?(?:hot |boiling |just-boiled )*water\b\s*[(,;–+-]*\s*(?:(?:(?:i|we) )?(?:use|with|plus|and)\s+)?((?:about )?(?:\d[\d/½¼¾]*|½|one|two|three|four|half an?))\s+((?:(?!ice\b)[a-z-]+ )*?)cubes?\b(?: (?:not|instead of|rather than) [^()]*)?\s*\)?\s*$/i;
 /** "2 x 400 tins": grams, as tins are told apart. */
 const COUNTED_UNIT =
   '(?:g|kg|ml|l|litres?|oz|lbs?|cups?|mugs?|tbsps?|tsps?|tablespoons?|teaspoons?|tins?|cans?|jars?|pouch(?:es)?|packs?|cloves?|sticks?|bunch(?:es)?|slices?|handfuls?)';
@@ -131,6 +134,9 @@ export const plainTalk = (line: string): string =>
     .replace(/^\s*few (?=[a-z])/i, 'a few ')
     .replace(ASKED_AND_DENIED, '')
     .replace(AS_FINE_AS, '')
+    .replace(CUBES_IN_WATER, (_, water: string, n: string, kind: string) =>
+      /stock/i.test(kind) ? `${n} ${kind}cubes + ${water} water` : `${n} ${kind}stock cubes + ${water} water`,
+    )
     .replace(OF_CUBES, '$3 $2$4stock cubes + $1 water')
     .replace(SIZE_OF_ONES, '$2 $3 $1')
     .replace(KIND_BEHIND, kindBefore)

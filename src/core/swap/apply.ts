@@ -6,10 +6,23 @@ import { parseRecipe } from '@/core/recipe/parse';
 import type { ReadLine, ReadRecipe, ReadSettings } from '@/core/read/types';
 import { verbOf } from '@/core/step/lexicon';
 import { brokenIn } from './broken';
-import { isDeed, letGoInClause, otherwiseDone, withoutDeed, withoutSentence } from './clause';
+import { isDeed, otherwiseDone, withoutDeed, withoutSentence } from './clause';
+import { letGo } from './let-go';
 import { newLines } from './lines';
-import { mentionsOf } from './mentions';
-import { isSalting, namesFor, once, renamed, replaceSpan, withSentence, without } from './method-words';
+import { mentionsOf, type Place } from './mentions';
+import {
+  isSalting,
+  joined,
+  namesFor,
+  once,
+  renamed,
+  replaceSpan,
+  seasonedWith,
+  withSentence,
+  without,
+  type Names,
+  type Span,
+} from './method-words';
 import type { SwapRow } from './schema';
 
 /** The recipe's text after a swap, with what it changed. */
@@ -69,21 +82,47 @@ export function applySwap(
       : (swap.inMethod ?? (swap.to.length > 0 ? wordFor(swap) : null));
   // what moistens a batter is not what the pan is oiled with
   const inBatter = swap.roles.some((r) => r === 'bake' || r === 'dough') && !swap.roles.includes('crisp');
-  const places = same ? [] : (mentionsOf(read, settings).get(line) ?? []);
-  const toldOf = (i: number) =>
-    places.flatMap((p): [number, number][] => (p.step === i ? [[p.start, p.end]] : []));
+  const mentions = mentionsOf(read, settings);
+  const inside = (places: readonly Place[], { start, end }: Place): Span[] =>
+    places.flatMap((p) =>
+      start <= p.start && p.end <= end ? [[p.start - start, p.end - start] as const] : [],
+    );
+  const places = same ? [] : (mentions.of.get(line) ?? []);
+  const spans = read.steps.map(
+    (step) => [inside(places, step), inside(mentions.asides, step), inside(mentions.refused, step)] as const,
+  );
+  const toldOf = (i: number) => spans[i]?.[0] ?? [];
+  const asidesOf = (i: number) => spans[i]?.[1] ?? [];
+  const refusedOf = (i: number) => spans[i]?.[2] ?? [];
   const reworded = (text: string, put: string, i: number) =>
     inBatter
       ? text.replace(SENTENCE, (s) => (IN_PAN.test(s) ? without(s, names) : renamed(s, names, put)))
-      : renamed(text, names, put, toldOf(i));
+      : renamed(text, names, put, toldOf(i), [...asidesOf(i), ...refusedOf(i)]);
   const renamedAt =
     word === null || word === '' ? [] : read.steps.map(({ text }, i) => reworded(text, word, i));
   const lastNamed = renamedAt.findLastIndex((text, i) => text !== read.steps[i]?.text);
   const texts = read.steps.map(({ text }, i) =>
     word === null || late || (swap.late && i < lastNamed)
-      ? without(text, names, toldOf(i))
+      ? without(text, names, toldOf(i), asidesOf(i))
       : (renamedAt[i] ?? text),
   );
+  // half of it, and something else for the other half: named together where it is named first
+  const beside = same ? (swap.to.find((t) => t.food !== 'same')?.text.split(', ')[0] ?? null) : null;
+  if (beside !== null && line.foods.length === 1) {
+    const own = namesFor(line, read);
+    const told = mentions.of.get(line) ?? [];
+    for (const [i, step] of read.steps.entries()) {
+      const both = joined(step.text, own, beside, inside(told, step), asidesOf(i));
+      if (both === null) continue;
+      if (brokenIn(step.text, both).length === 0) texts[i] = both;
+      break;
+    }
+  }
+  if (food.kind === 'salt' && !same) {
+    const pepper = read.lines.some((l) => l.foods.some((f) => f.food?.id === 'black-pepper'));
+    const season = word && !late ? word : pepper ? 'pepper' : null;
+    if (season) texts.forEach((text, i) => (texts[i] = seasonedWith(text, season)));
+  }
   const touched = (text: string, i: number) => text !== read.steps[i]?.text;
   const gains = late ? texts.length - 1 : swap.late ? texts.findLastIndex(touched) : texts.findIndex(touched);
   const gainsAt = gains >= 0 ? gains : texts.length - 1;
@@ -103,6 +142,18 @@ export function applySwap(
     }
     return changed;
   });
+  // what a note says of it, by the parse alone: it tells of much else
+  for (const note of read.recipe.notes ?? []) {
+    const told = inside(places, note);
+    if (told.length === 0) continue;
+    const put =
+      word === null || late
+        ? without(note.text, NO_NAMES, told)
+        : word === ''
+          ? note.text
+          : renamed(note.text, NO_NAMES, word, told);
+    if (brokenIn(note.text, put).length === 0) edits.push({ start: note.start, end: note.end, put });
+  }
   edits.push(lineEdit(source, line, lines));
   if (after.some((now, i) => brokenIn(read.steps[i]?.text ?? '', now).length > 0)) return null;
   const text = edits
@@ -110,6 +161,8 @@ export function applySwap(
     .reduce((t, e) => t.slice(0, e.start) + e.put + t.slice(e.end), source);
   return tidyGreasing({ text, lines, steps, texts: after }, swap, settings);
 }
+
+const NO_NAMES: Names = { words: [], notAfter: [] };
 
 const SENTENCE = /[^.!?;]+[.!?;]?\s*/g;
 const IN_PAN = /\b(?:frying|non-?stick|fry|skillet|griddle)\b|\bpan\b(?! of)/i;
@@ -156,6 +209,13 @@ function placeAround({ recipe, steps }: ReadRecipe, { line, step }: ReadLine) {
 /** ", about 2 tsp" behind a food: the amount that goes with its words. */
 const AMOUNT_AFTER =
   /^,?\s*(?:\((?=[^()]{1,24}\)))?(?:about|around|roughly|say|maybe)?\s*(?:[\d½¼¾⅓⅔][\d./½¼¾⅓⅔–-]*|an?|half an?|one|two|three)\s*(?:g|kg|ml|l|oz|tbsps?|tsps?|cups?|(?:table|tea)?spoon(?:ful)?s?)\b(?:(?<=\([^()]{1,24})\))?(?=\s*(?:[,.;)]|$))/i;
+
+/** ", 3 each", " (70 g dry each, brown)" behind a food: how much of it for each who eats. */
+const EACH_AFTER =
+  /^(?:,\s*|\s*\()(?:about |around |(?:i|we) (?:do|allow|use) )?(?:[\d½¼¾⅓⅔][\d./½¼¾⅓⅔–-]*|one|two|three|half an?)\s*(?:g|ml|oz|tbsps?|tsps?|cups?)?\s*(?:dry|dried|raw|cooked|uncooked)?(?: weight)?\s*(?:each|apiece|pp|a head|per (?:person|head|plate|serving))(?: dry(?: weight)?)?(?:,\s*[a-z]+(?=\)))?\)?/i;
+
+const OF_THE_OLD =
+  /^(?: in (?:water|brine|juice|oil)\b(?! and\b))?(?:\s*\((?:the |those |a )?[^()\d]*\b(?:ones?|kind|sort|type|brand|stuff|version)\b[^()\d]*\))?/i;
 
 /** "vegetable stock, no salt added" in a sentence, where a comma parts foods: "unsalted vegetable stock". */
 function inSentence(words: string, swap: SwapRow): string {
@@ -204,9 +264,7 @@ function inMethodOnly(
   const deed = named ? null : otherwiseDone(place.text, start, mediumOf(swap));
   if (deed !== null && FAT_KINDS.some((k) => k === food.kind)) return written(deed);
   if (swap.to.length === 0 && swap.inMethod === undefined) {
-    const gone = isDeed(place.text, start)
-      ? withoutDeed(place.text, start)
-      : letGoInClause(place.text, start, end);
+    const gone = isDeed(place.text, start) ? withoutDeed(place.text, start) : letGo(place.text, start, end);
     const left = gone === null ? null : written(gone);
     if (left) return left;
   }
@@ -214,17 +272,44 @@ function inMethodOnly(
   // "line the tin" is something to do, and stands where nothing else is
   const isToDo = verbOf(/^\S+/.exec(swap.inMethod ?? '')?.[0] ?? '')?.form === 'base';
   if (amount === null && isToDo && !isDeed(place.text, start)) return null;
-  const stands = amount ?? swap.inMethod ?? (swap.to.length > 0 ? wordFor(swap) : `no ${food.kindLabel}`);
+  const bare = swap.inMethod ?? (swap.to.length > 0 ? wordFor(swap) : `no ${food.kindLabel}`);
+  // "the lemon juice" is one that the list holds
+  const listed = swap.to.some((t) =>
+    read.lines.some((l) => l.origin === 'ingredients' && l.foods.some((f) => f.food?.id === t.food)),
+  );
+  const stands = amount ?? (listed || read.recipe.lines.length === 0 ? bare : bare.replace(/^the /, ''));
+  // "Breadcrumb the top": what is done cannot be "no breadcrumbs"
+  if (/^no /.test(stands) && /^\s+(?:the|it|them|each|your|both)\b/.test(place.text.slice(end))) return null;
   // "Season to taste" is something to do, and stays so
-  const seasons = /^season\b/.test(words) && /^the /.test(stands);
-  const put = seasons
-    ? `season with ${stands}`
-    : isSalting(place.text, start, end)
-      ? `add ${stands}`
-      : stands;
+  const seasons = /^season\b/.test(words) && /^the /.test(bare);
+  // "spraying each side": what is sprayed is said behind
+  const sprays = swap.roles.includes('spray') && /^(?:spray|spritz|mist)(?:ing)?\b/.test(words);
+  const put = sprays
+    ? `${line.line.text} with water`
+    : seasons
+      ? `season with ${stands}`
+      : isSalting(place.text, start, end)
+        ? `add ${stands}`
+        : stands;
   // so much of it is said once
-  const behind = amount === null ? 0 : (AMOUNT_AFTER.exec(place.text.slice(end))?.[0].length ?? 0);
-  const changed = replaceSpan(place.text, start, end + behind, put, named || /^the |^[\d½¼¾⅓⅔]/.test(put));
+  const each = amount === null ? null : EACH_AFTER.exec(place.text.slice(end));
+  const again =
+    each?.[0].length ?? (amount === null ? 0 : (AMOUNT_AFTER.exec(place.text.slice(end))?.[0].length ?? 0));
+  // "(the very low salt ones)", "in water": what was said of the old one alone
+  const behind = again + (OF_THE_OLD.exec(place.text.slice(end + again))?.[0].length ?? 0);
+  const whole = /^\s*(?:and|with|plus) (?:all )?(?:their|its|the) (?:own )?(?:liquid|juice|water)\b/i.test(
+    place.text.slice(end + behind),
+  );
+  // "…on each bowl": said already
+  const said = /\b(?:each|every|per)\b/i.test(/^[^.;!]*/.exec(place.text.slice(end))?.[0] ?? '');
+  const perHead = each || (line.words?.perHead === true && !said) ? ' each' : '';
+  const changed = replaceSpan(
+    place.text,
+    start,
+    end + behind,
+    `${whole ? put.replace(/ \(drained\)| drained\b/, '') : put}${amount === null ? '' : perHead}`,
+    named || /^the /.test(bare) || /^[\d½¼¾⅓⅔]/.test(put),
+  );
   return written(once(changed, put), put);
 }
 

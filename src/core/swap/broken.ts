@@ -7,7 +7,7 @@ const BROKEN: readonly (readonly [RegExp, string])[] = [
   [/\b\p{L}+\s+(?:with|of|the)\s*,/giu, 'a word left hanging'],
   [/\bof\s+(?:\p{L}+\s+)?the\s+\p{L}+\s+each\b/giu, 'an amount of something else'],
   [/\b(?:no|without)\s+(?:an?|the|some)\s+(?:\p{L}+\s+)?of\b/giu, 'none of so much of it'],
-  [/,\s*[,.;]|\(\s*\)|:\s*\.|(?<=^|[.!?]\s)\s*[:;,]/g, 'a mark without words'],
+  [/,\s*[,.;]|\(\s*\)|:\s*\.|(?:^|[.!?]\s+|\n\s*)[:;,]/g, 'a mark without words'],
   [/\([^()]*\([^()]*\)[^()]*\)/g, 'brackets in brackets'],
   [/\bthe (?:\p{L}+ ){1,3}each\b/giu, 'no amount for each'],
   [/\b(?:plain|hot|warm|cold|boiling|fresh|little) no\s+\p{L}+/giu, 'done with what is not there'],
@@ -21,6 +21,10 @@ const BROKEN: readonly (readonly [RegExp, string])[] = [
     'done with what is not there',
   ],
   [
+    /\b(?:not|or|\p{L}{3,}ed)\s+no\s+(?!need|longer|more|further|less|matter|problem|added)\p{L}+/giu,
+    'done with what is not there',
+  ],
+  [
     /\b(?:toast|crisp|brown|grat|shred|slic|crumbl)\w*\s+(?:up\s+)?(?:the\s+)?(?:\p{L}+\s+)?(?:purée|puree|stock|water|juice|yoghurt|milk|sauce|yeast)\b/giu,
     'a liquid toasted',
   ],
@@ -31,10 +35,22 @@ const BROKEN: readonly (readonly [RegExp, string])[] = [
 /** What no cook would write in a method's words as they are now, and its own cook did not as they were. */
 export const brokenIn = (was: string, now: string): string[] => [
   ...BROKEN.flatMap(([pattern, says]) =>
-    (now.match(pattern) ?? []).filter((f) => !was.includes(f)).map((f) => `${says}: “${f.trim()}”`),
+    (now.match(pattern) ?? [])
+      .filter((f) => !was.includes(f) && !isCooksOwn(f, says, was))
+      .map((f) => `${says}: “${f.trim()}”`),
   ),
   ...(left(now) === left(was) ? [] : ['brackets that do not close']),
 ];
+
+/** "Everything else in." of a cook who writes "Cream in.": a word that hung before hangs still. */
+function isCooksOwn(found: string, says: string, was: string): boolean {
+  if (says !== 'a word left hanging') return false;
+  const word = /(\p{L}+)\s*[.;!\n]?$/u.exec(found)?.[1] ?? '';
+  return (
+    ['in', 'over', 'on', 'into'].includes(word.toLowerCase()) &&
+    new RegExp(`\\b${word}\\s*[.;!\\n]`, 'i').test(was)
+  );
+}
 
 /** Brackets that are opened and not closed. */
 const left = (text: string): number => text.split('(').length - text.split(')').length;

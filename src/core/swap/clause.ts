@@ -1,7 +1,7 @@
 import { TABLE_LARDER } from '@/core/food/larder';
 import { namerOf } from '@/core/read/brought/namer';
 import { sentencesOf, type ClauseSpan, type Sentence } from '@/core/step/clauses';
-import { CONJUNCTIONS, PREPOSITIONS, verbOf } from '@/core/step/lexicon';
+import { CONJUNCTIONS, verbOf } from '@/core/step/lexicon';
 import { tokensOf, wordAt } from '@/core/step/tokens';
 import { remember } from '@/core/memo';
 
@@ -10,7 +10,7 @@ const parsed = remember((text: string): readonly Sentence[] =>
 );
 
 /** The clause at a place of a text, with the token there; null where no clause is. */
-function clauseAt(text: string, at: number): { s: Sentence; c: ClauseSpan; i: number } | null {
+export function clauseAt(text: string, at: number): { s: Sentence; c: ClauseSpan; i: number } | null {
   for (const s of parsed(text))
     for (const c of s.clauses)
       for (let i = c.from; i < c.to; i += 1) {
@@ -33,17 +33,16 @@ export function withoutDeed(text: string, at: number): string | null {
 }
 
 /** Deeds that are nothing without what they are done with. */
-const NEEDS_FOOD = new Set(
-  'top garnish decorate sprinkle scatter drizzle dust finish brush dot add stir fold swirl pour put spoon dress trickle mix whisk beat season coat crumble grate pile'.split(
+export const NEEDS_FOOD = new Set(
+  'deglaze top garnish decorate sprinkle scatter drizzle dust finish brush dot add stir fold swirl pour put spoon dress trickle mix whisk beat season coat crumble grate pile'.split(
     ' ',
   ),
 );
-const WARMS = new Set(['heat', 'warm', 'melt']);
-const PARTICLES = new Set(['in', 'into', 'over', 'up', 'through', 'on', 'with', 'together']);
+export const WARMS = new Set(['heat', 'warm', 'melt']);
 const JOINTS = new Set([',', 'and', 'then', ';', '&']);
 
 /** The text without a stretch of tokens; a capital where a sentence now begins. */
-function cut(text: string, s: Sentence, from: number, to: number): string {
+export function cut(text: string, s: Sentence, from: number, to: number): string {
   const start = s.tokens[from]?.start ?? 0;
   const end = to > from ? (s.tokens[to - 1]?.end ?? start) : start;
   const head = text.slice(0, start).trimEnd();
@@ -60,8 +59,48 @@ function cut(text: string, s: Sentence, from: number, to: number): string {
   return `${head}${gap}${capital && tail ? tail.charAt(0).toUpperCase() + tail.slice(1) : tail}`;
 }
 
+/** Openers of what is said of the clause before them. */
+const DEPENDS = new Set([
+  'if',
+  'unless',
+  'until',
+  'till',
+  'so',
+  'because',
+  'before',
+  'after',
+  'while',
+  'when',
+]);
+
+/** Deeds to what was just spoken of, where they name nothing. */
+const DONE_TO_IT = new Set(['chop', 'slice', 'crush', 'grind', 'halve', 'dice', 'crumble', 'mince']);
+
+/** Whether a clause says something only of what the one before it names. */
+function dependsOn(s: Sentence, next: ClauseSpan): boolean {
+  if (DEPENDS.has(next.opener ?? '')) return true;
+  const words = s.tokens.slice(next.from, next.to);
+  const named = s.named.slice(next.from - s.from, next.to - s.from).some((n) => n?.kind === 'food');
+  // how long something else is cooked stays
+  if (named || words.some((t) => t.kind === 'number' || t.word === 'until')) return false;
+  return words.some((t) => t.word === 'it' || t.word === 'them') || DONE_TO_IT.has(next.verb?.verb.id ?? '');
+}
+
 /** A clause left out with what joins it to the others; the whole sentence where it is the only one. */
-function withoutClause(text: string, s: Sentence, c: ClauseSpan): string {
+export function withoutClause(text: string, s: Sentence, c: ClauseSpan, withDependents = false): string {
+  if (withDependents) {
+    const at = s.clauses.indexOf(c);
+    const next = s.clauses[at + 1];
+    const last = s.clauses[at - 1];
+    // "add the salt if you like", "set the nuts to cool, then chop them": what depends on it goes with it
+    if (next && dependsOn(s, next)) {
+      const both = { ...c, to: next.to };
+      const rest = { ...s, clauses: s.clauses.flatMap((x) => (x === next ? [] : [x === c ? both : x])) };
+      return withoutClause(text, rest, both, true);
+    }
+    if (last && !next && at === 1 && last.opener === 'if')
+      return withoutClause(text, s, { ...c, from: last.from });
+  }
   const own = s.clauses.filter((x) => x.to > x.from);
   const isWord = (i: number) => s.tokens[i]?.kind === 'word' || s.tokens[i]?.kind === 'number';
   let { from, to } = c;
@@ -80,56 +119,6 @@ function withoutClause(text: string, s: Sentence, c: ClauseSpan): string {
   // the only clause: the sentence goes with its mark
   const end = s.tokens[s.to]?.word === '.' || s.tokens[s.to]?.word === '!' ? s.to + 1 : s.to;
   return cut(text, s, s.from, Math.max(end, to));
-}
-
-/**
- * A text in which a food is let go by the shape of its clause: out of a row of foods, with its preposition, or with all of
- * the clause where nothing is left to do. Null where the shape is none of these.
- *
- * @param start first character of the food with its article and amount
- * @param end behind its last
- */
-export function letGoInClause(text: string, start: number, end: number): string | null {
-  const found = clauseAt(text, Math.max(start, end - 1));
-  if (!found) return null;
-  const { s, c } = found;
-  let a = c.from;
-  while (a < c.to && (s.tokens[a]?.end ?? 0) <= start) a += 1;
-  let b = a;
-  while (b < s.to && (s.tokens[b]?.start ?? Infinity) < end) b += 1;
-  const before = wordAt(s.tokens, a - 1);
-  const behind = wordAt(s.tokens, b);
-  const named = (k: number) => s.named[k - s.from]?.kind === 'food';
-  const joins = (w: string) => w === ',' || w === 'and' || w === '&' || w === 'or';
-  // "the flour, salt and stock": out of the row
-  if (joins(before) && a - 1 > c.from && named(a - 2)) {
-    const last = !joins(behind);
-    if (before !== ',' || !last) return cut(text, s, a - 1, b);
-    return cut(text, s, a - 1, b);
-  }
-  if (joins(behind) && b + 1 < s.to && s.tokens[b + 1]?.kind === 'word' && !verbOf(wordAt(s.tokens, b + 1)))
-    return cut(text, s, a, b + 1);
-  const { verbAt, verb } = c;
-  const needs = verb !== null && NEEDS_FOOD.has(verb.verb.id);
-  const others = s.named
-    .slice(c.from - s.from, c.to - s.from)
-    .some((n, k) => n?.kind === 'food' && (k + c.from < a || k + c.from >= b) && k + c.from !== verbAt);
-  if (PREPOSITIONS.has(before)) {
-    const direct = a - 2 === verbAt || (a - 3 === verbAt && PARTICLES.has(wordAt(s.tokens, a - 2)));
-    if (direct && (needs || !others)) return needs ? withoutClause(text, s, c) : cut(text, s, a - 1, b);
-    return cut(text, s, a - 1, b);
-  }
-  // "Chutney from the jar, 1 spoon.": a sentence about nothing else
-  const rest = s.named.some((n, k) => n?.kind === 'food' && (k + s.from < a || k + s.from >= b));
-  if (!rest && s.clauses.every((x) => x.verb === null))
-    return cut(text, s, s.from, ['.', '!'].includes(wordAt(s.tokens, s.to)) ? s.to + 1 : s.to);
-  const object = a - 1 === verbAt || (a - 2 === verbAt && PARTICLES.has(before));
-  if (object && verb) {
-    // "Heat the oil in a wok": the wok is heated
-    if (WARMS.has(verb.verb.id) && ['in', 'on', 'over'].includes(behind)) return cut(text, s, a, b + 1);
-    return withoutClause(text, s, c);
-  }
-  return null;
 }
 
 /** A text without the sentence that tells of a food and of no other; null where it tells of more. */

@@ -141,9 +141,25 @@ function written(n: number, unit: string | undefined, metric: boolean): string {
   return String(formatQuantity(near, { vulgarFractions: true }) ?? near);
 }
 
+/** "400 ml tin coconut milk" → "½ x 400 ml tin coconut milk": tins are not sold by the quarter; null where it is no tin. */
+function partOfPackage(line: ReadLine, ratio: number): string | null {
+  const [m] = line.words?.foods[0]?.measures ?? [];
+  const opens = /^\s*\d+ ?(?:g|ml|oz|fl oz)\s/i.test(line.line.text);
+  if (!m?.each || !m.unit?.package || !opens || m.quantity[0] !== 1 || m.quantity[2] !== 1) return null;
+  const share = spoonable(ratio, 'cup');
+  return `${String(formatQuantity(share, { vulgarFractions: true }) ?? share)} x ${line.line.text.trim()}`;
+}
+
 /** "2 heads pak choi" → "2½ heads pak choi": the amount in the line's own words; null where it has none in front. */
 export function inOwnAmount(line: ReadLine, ratio: number, settings: ReadSettings): string | null {
   const own = line.line.text;
+  const part = partOfPackage(line, ratio);
+  if (part) {
+    const read = remembered({ ...line.line, text: part }, settings, 4);
+    const got = read.foods[0]?.grams?.best ?? 0;
+    const meant = (line.foods[0]?.grams?.best ?? 0) * ratio;
+    return read.foods.length === 1 && meant > 0 && Math.abs(got / meant - 1) < 0.2 ? part : null;
+  }
   const m = NUMBER.exec(own);
   const grams = line.foods[0]?.grams;
   if (!m?.[2] || !grams) return null;

@@ -4,16 +4,29 @@ import { mentionOf } from '@/core/read/brought/mention';
 import { foodsOf } from '@/core/read/brought/scan';
 import { refersTo } from '@/core/read/refer';
 import { STEP_WORDS } from '@/core/step/lexicon';
+import { isBygone, isReplaced, othersWay } from '@/core/step/others';
 import type { ReadLine, ReadRecipe, ReadSettings } from '@/core/read/types';
 
-/** A place in a step that names a food: characters from its step's start. */
+/** A place in a step or a note that names a food, in characters of the recipe's text. */
 export interface Place {
-  readonly step: number;
   readonly start: number;
   readonly end: number;
 }
 
-const known = new WeakMap<ReadRecipe, ReadonlyMap<ReadLine, readonly Place[]>>();
+/** "everything except the cream": what is left out of one deed only. */
+export const EXCEPT = new Set(['except', 'but', 'bar', 'minus', 'excluding']);
+
+/** What the method and the notes say of the list. */
+export interface Mentions {
+  /** Where each listed line is spoken of. */
+  readonly of: ReadonlyMap<ReadLine, readonly Place[]>;
+  /** Foods of another's way, of another time or of what is not done here: their words stay. */
+  readonly asides: readonly Place[];
+  /** Foods that a sentence says to leave out: "I skip the oil". */
+  readonly refused: readonly Place[];
+}
+
+const known = new WeakMap<ReadRecipe, Mentions>();
 
 /** Words that a whole part goes by as often as one of its foods: "all the sauce" is not the soy sauce. */
 const OF_A_PART = new Set(['sauce', 'paste', 'dressing', 'mix', 'filling', 'topping', 'dip', 'cream']);
@@ -39,41 +52,47 @@ function isNamedBy(line: ReadLine, words: readonly string[], definite: boolean):
  * Where the method speaks of each listed line, by the parse that the audit rests on: "the walnuts" of the walnut halves,
  * "the sauce" of the hoisin. A word that may be several lines' is nobody's.
  */
-export function mentionsOf(
-  read: ReadRecipe,
-  settings: ReadSettings,
-): ReadonlyMap<ReadLine, readonly Place[]> {
+export function mentionsOf(read: ReadRecipe, settings: ReadSettings): Mentions {
   const before = known.get(read);
   if (before) return before;
   const listed = read.lines.filter((l) => l.origin === 'ingredients');
   const { recipe } = read;
   const scan = scanOf(
-    { steps: recipe.steps, title: recipe.title, lines: recipe.lines },
+    { steps: recipe.steps, title: recipe.title, lines: recipe.lines, notes: recipe.notes },
     listed,
     settings,
     read.servings.range.best,
   );
   const out = new Map<ReadLine, Place[]>();
+  const asides: Place[] = [];
+  const refused: Place[] = [];
   for (const { source, sentence: s } of scan.sentences) {
-    if (source.step === null) continue;
+    if (source.names || source.tail) continue;
     for (const c of s.clauses)
       for (const named of foodsOf(s, c)) {
         const m = mentionOf(scan, source, s, c, named.from, named.to, named.id);
-        if (!m || m.polarity === 'not' || m.polarity === 'remark') continue;
+        if (!m) continue;
+        const place = {
+          start: source.start + (s.tokens[named.from]?.start ?? 0),
+          end: source.start + (s.tokens[named.to - 1]?.end ?? 0),
+        };
+        const told = isReplaced(s, c) || othersWay(s, c, named.from) === 'remark' || isBygone(s, named.from);
+        if (m.polarity === 'remark' && told) asides.push(place);
+        const excepted = s.tokens
+          .slice(Math.max(c.from, named.from - 3), named.from)
+          .some((t) => EXCEPT.has(t.word));
+        if (m.polarity === 'not' && !excepted) refused.push(place);
+        if (m.polarity === 'not' || m.polarity === 'remark') continue;
         const lines = refersTo(m.food, m.words, m.definite, scan.cover, m.stated).map((i) => listed[i]);
         const exact = lines.filter((l) => l?.foods.some((f) => f.food?.id === m.food.id));
         const line = exact.length === 1 ? exact[0] : lines.length === 1 ? lines[0] : undefined;
         if (!line || !isNamedBy(line, m.words, m.definite)) continue;
-        const place = {
-          step: source.step,
-          start: s.tokens[named.from]?.start ?? 0,
-          end: s.tokens[named.to - 1]?.end ?? 0,
-        };
         const list = out.get(line);
         if (list) list.push(place);
         else out.set(line, [place]);
       }
   }
-  known.set(read, out);
-  return out;
+  const mentions: Mentions = { of: out, asides, refused };
+  known.set(read, mentions);
+  return mentions;
 }

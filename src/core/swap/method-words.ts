@@ -1,10 +1,11 @@
 import { escapePattern } from '@/core/escape';
 import type { ReadLine, ReadRecipe } from '@/core/read/types';
-import { isDeed, letGoInClause, withoutBareDeeds } from './clause';
+import { isDeed, withoutBareDeeds } from './clause';
+import { letGo } from './let-go';
 
 /** Article, amount and measure before a mention: "2 tbsp of the", "a little extra", "half the". */
 const LEAD =
-  /(?:(?:an?|\d[\d/.½¼¾⅓⅔–-]*|one|two|three|four|half|most|all)\s+)?(?:of\s+(?=the\s+(?:\w*spoon|cup)))?(?:(?:the|little|good|generous|extra|further|another)\s+)*(?:(?:spoons?|spoonfuls?|few drops|drops?|dollop|blob|handful|knob|squeeze|drizzle|splash|glug|pinch|dash|tbsp|tsp|tablespoons?|teaspoons?|cups?|cm|inch(?:es)?|half|most|all|some|rest|remainder|last)\s+(?:of\s+)?)*(?:(?:the|some|an?|your|more|extra|remaining|good|little)\s+)*$/i;
+  /(?:\d[\d.]*\s?(?:g|kg|ml|oz)\s+(?:of\s+)?)?(?:(?:an?|\d[\d/.½¼¾⅓⅔–-]*|one|two|three|four|half|most|all)\s+)?(?:of\s+(?=the\s+(?:\w*spoon|cup)))?(?:(?:the|little|good|generous|extra|further|another)\s+)*(?:(?:spoons?|spoonfuls?|few drops|drops?|dollop|blob|handful|knob|squeeze|drizzle|splash|glug|pinch|dash|tbsp|tsp|tablespoons?|teaspoons?|cups?|cm|inch(?:es)?|half|most|all|some|rest|remainder|last)\s+(?:of\s+)?)*(?:(?:the|some|an?|your|more|extra|remaining|good|little)\s+)*$/i;
 
 /** The one word by which a method calls a food of these kinds. */
 const CALLED: Readonly<Record<string, readonly string[]>> = {
@@ -61,7 +62,10 @@ export function namesFor(line: ReadLine, read: Pick<ReadRecipe, 'lines' | 'steps
     line.foods[0]?.text
       .replace(/^(?:fresh|freshly|extra[- ]virgin|light|good|raw|ground|toasted|chopped|flaked)\s+/g, '')
       // "salt in the water" is called salt
-      .replace(/\s+(?:in|for|from|on|at|to)\s+(?:the|a|your|each)\s.*$/, '')
+      .replace(
+        /\s+(?:(?:in|for|from|on|at|to)\s+(?:the|a|your|each)\s.*|on top|to (?:serve|finish|garnish|taste|top))$/,
+        '',
+      )
       .trim() ?? '';
   // "kala namak (black salt)": called by either
   const also = [...line.line.text.matchAll(/\(([a-z][a-z -]{2,24})\)/gi)].map((m) =>
@@ -194,11 +198,15 @@ export const isSalting = (text: string, start: number, end: number): boolean =>
   /^(?:\s+(?:to taste|well|generously|lightly|again))?\s*(?:[.;,!]|$)/i.test(text.slice(end)) &&
   /^salt$/i.test(text.slice(start, end));
 
+/** First character of a stretch, and behind its last. */
+export type Span = readonly [number, number];
+
 /** Where a step speaks of a food: by its names, and where the parse says so; from the last to the first. */
 function placesOf(
   step: string,
   names: Names,
-  told: readonly (readonly [number, number])[],
+  told: readonly Span[],
+  asides: readonly Span[],
 ): [number, number][] {
   const pattern = patternOf(names);
   const found = pattern
@@ -206,102 +214,86 @@ function placesOf(
     : [];
   for (const [start, end] of told)
     if (!found.some(([a, b]) => a < end && start < b)) found.push([start, end]);
-  return found.filter(([a, b]) => !isDone(step, a, b)).sort((x, y) => y[0] - x[0]);
+  const isAside = (a: number, b: number) => asides.some(([x, y]) => a < y && x < b);
+  return found.filter(([a, b]) => !isDone(step, a, b) && !isAside(a, b)).sort((x, y) => y[0] - x[0]);
 }
 
+/** A text without its "Salt to taste." */
+const withoutSalting = (text: string, start: number): string =>
+  text.slice(0, start) +
+  text.slice(start).replace(/^salt(?:\s+(?:to taste|well|generously|lightly|again))?\s*(?:[.;,!]\s*|$)/i, '');
+
+/** A step in which a food is spoken of together with what now goes beside it: "the potato and cauliflower"; null where it names none. */
+export function joined(
+  step: string,
+  names: Names,
+  other: string,
+  told: readonly Span[] = [],
+  asides: readonly Span[] = [],
+): string | null {
+  const first = placesOf(step, names, told, asides).at(-1);
+  return first ? `${step.slice(0, first[1])} and ${other}${step.slice(first[1])}` : null;
+}
+
+const SEASON = /\b(season)(?=(?:\s+(?:well|generously|lightly|again|to taste))*\s*(?:[.;!]|$))/gi;
+
+/** "Season." says with what, once it is no more salt. */
+export const seasonedWith = (step: string, word: string): string => step.replace(SEASON, `$1 with ${word}`);
+
 const REFUSED = /\b(?:no(?: more| extra)?|without(?: any)?|not(?: any)?)\s+$/i;
+
+/** "The avocado's for whoever wants it": what stands in is, or are. */
+const withoutContraction = (text: string, end: number, word: string): string =>
+  text.slice(0, end) +
+  text
+    .slice(end)
+    .replace(
+      /^['’]s(?=\s+(?:for|in|on|not|optional|the|a|an|to|what|there|always|only|just|best|too)\b)/,
+      /[^s]s$/.test(word) ? ' are' : ' is',
+    );
 
 /**
  * A step in which a food goes by another's words.
  *
  * @param told further places that name it, by the parse
+ * @param asides places that speak of something else
  */
 export function renamed(
   step: string,
   names: Names,
   word: string,
-  told: readonly (readonly [number, number])[] = [],
+  told: readonly Span[] = [],
+  asides: readonly Span[] = [],
 ): string {
   let text = step;
   // from the last to the first, so that places stay true
-  for (const [start, end] of placesOf(step, names, told)) {
+  for (const [start, end] of placesOf(step, names, told, asides)) {
     // "no more oil": it says that none goes in, and goes on saying so
     if (REFUSED.test(text.slice(Math.max(0, start - 20), start))) continue;
+    // "the stock" is the stock still
+    if (text.slice(start, end).toLowerCase() === word.replace(/^the /, '')) continue;
     const put = isSalting(text, start, end) ? `add ${word}` : word;
-    text = replaceSpan(text, start, end, put);
+    text = replaceSpan(withoutContraction(text, end, word), start, end, put);
   }
   return once(text, word);
-}
-
-const FINISH =
-  '(?:scattered|topped|sprinkled|drizzled|finished|garnished|dusted|dressed|brushed|tossed|seasoned|mixed|top|scatter|sprinkle|drizzle|finish|garnish|dust|brush|season)';
-
-/** Ways in which a sentence lets a food go, the surest first; X is the food with its article and amount. */
-const WITHOUT: readonly (readonly [pattern: string, put: string])[] = [
-  // "Heat the oil and fry the tofu" → "Fry the tofu"
-  [
-    '\\b(?:heat|warm|melt|add)\\s+X,?\\s+(?:and|then|and then)\\s+(?=(?:fry|cook|soften|saut|brown|sweat|stir|gently|add|toss|sear)\\w*\\b)',
-    '',
-  ],
-  // "Heat the oil, bloom the peppercorns"
-  ['\\b(?:heat|warm|melt)\\s+X,\\s+(?=[a-z]+\\s)', ''],
-  // "fry it until the oil turns red"
-  ['\\s+until\\s+X\\s+(?:turns?|separates?|shimmers?|smokes?|floats?|foams?|is|are)\\b[^,.;]*', ''],
-  ['\\beverything\\s+(?:but|except)\\s+X', 'everything'],
-  // "Heat the oil in a wok" → "Heat a wok"
-  ['\\b(heat|warm|melt)\\s+X\\s+(?:in|on|over)\\s+', '$1 '],
-  // "with X and Y", "add X and Y", "X, Y and Z"
-  // "Scatter over X and drizzle" → "Drizzle"
-  [`(?:^|(?<=[.!?]\\s))\\s*${FINISH}(?:\\s+(?:over|on|with))*\\s+X\\s+and\\s+(?=${FINISH})`, ''],
-  [',\\s*X\\s+and\\s+', ' and '],
-  ['\\bX\\s+and\\s+', ''],
-  ['(\\b(?:the|with|add|in|and)\\s+|,\\s*)X\\s*,\\s+', '$1'],
-  [',\\s+([^,.;]+?),?\\s+and\\s+X(?=\\s*(?:[,.;]|$))', ' and $1'],
-  [',\\s*X(?=\\s+and\\b|\\s*[,.;]|\\s*$)', ''],
-  [',\\s+([\\w-]+(?:\\s[\\w-]+)?)\\s+and\\s+X\\b', ' and $1'],
-  ['\\s+and\\s+X\\b', ''],
-  // "Serve scattered with X", ", then top with X"
-  [`,?\\s+(?:and|then|and then)?\\s*${FINISH}(?:\\s+(?:over|on))?\\s+with\\s+X\\b`, ''],
-  ['\\s+(?:with|in)\\s+X\\b', ''],
-  // "Salt to taste."
-  ['(?:^|(?<=[.!?;]\\s))X(?:\\s+(?:to taste|well|generously|lightly))?[.!]\\s*', ''],
-  // a sentence that is about nothing else
-  [
-    `(?:^|(?<=[.!?]\\s))\\s*(?:${FINISH}|add|stir|fold|serve|put|pour|spoon)\\b[^.!?,]{0,20}\\bX\\b[^.!?,]{0,30}[.!?]\\s*`,
-    '',
-  ],
-];
-
-/** A text without one mention of a food, in the first way that fits around its place. */
-function letGo(text: string, mention: string, at: number): string | null {
-  for (const [pattern, put] of WITHOUT)
-    for (const found of text.matchAll(new RegExp(pattern.replace(/X/g, mention), 'gi'))) {
-      const end = found.index + found[0].length;
-      if (found.index > at || end <= at) continue;
-      const filled = put.replace('$1', found[1] ?? '');
-      return text.slice(0, found.index) + filled + text.slice(end);
-    }
-  return null;
 }
 
 /**
  * A step in which a food is no longer named; "no X" where its sentence cannot do without.
  *
  * @param told further places that name it, by the parse
+ * @param asides places that speak of something else
  */
 export function without(
   step: string,
   names: Names,
-  told: readonly (readonly [number, number])[] = [],
+  told: readonly Span[] = [],
+  asides: readonly Span[] = [],
 ): string {
   let text = step;
-  for (const [start, end] of placesOf(step, names, told)) {
-    const before = text.slice(0, start);
-    const state = STATE.exec(before)?.[0] ?? '';
-    const lead = (LEAD.exec(before.slice(0, before.length - state.length))?.[0] ?? '') + state;
+  for (const [start, end] of placesOf(step, names, told, asides)) {
     const name = text.slice(start, end);
-    const next =
-      letGo(text, escapePattern(lead + name), start) ?? letGoInClause(text, start - lead.length, end);
+    const next = isSalting(text, start, end) ? withoutSalting(text, start) : letGo(text, start, end);
     // what nothing fits is named as missing
     text = next === null || next === text ? replaceSpan(text, start, end, `no ${name.toLowerCase()}`) : next;
   }

@@ -36,6 +36,10 @@ export const SwapRow = z
     adds: z.string().optional(),
     /** Grams from which on the sentence is worth a word. */
     addsFrom: z.number().positive().optional(),
+    /** Words of the title, the list or the method without which it is not offered, as a pattern: "bread|cake". */
+    onlyIn: z.string().optional(),
+    /** Words of the title or the method with which it is not offered: a lid of potato cannot be rolled. */
+    notIn: z.string().optional(),
     /** How near each of the three stays, 0–1. */
     keeps: z
       .object({

@@ -108,11 +108,19 @@ export const textOf = (source: Source, s: Sentence, from: number, to: number): s
 const FIGURES = new Set(['fat', 'salt', 'sodium', 'sugar', 'sugars', 'carbs', 'protein', 'fibre', 'fiber']);
 
 /** "0.5 g fat a square": a figure on it, and nothing that goes in. */
-const isFigure = (s: Sentence, at: number): boolean =>
-  FIGURES.has(s.tokens[at]?.word ?? '') &&
-  ['g', 'mg', 'grams'].includes(s.tokens[at - 1]?.word ?? '') &&
-  s.tokens[at - 2]?.kind === 'number' &&
-  (s.tokens[at]?.word === 'fat' || ['per', 'each', 'a', 'in'].includes(s.tokens[at + 1]?.word ?? ''));
+export function isFigure(s: Sentence, at: number): boolean {
+  const word = (k: number) => s.tokens[at + k]?.word ?? '';
+  if (!FIGURES.has(word(0))) return false;
+  // "it's 15 g of fat on its own", but "fry in 15 g of fat"
+  if (word(-1) === 'of') return GRAMS.has(word(-2)) && IS.has(word(-4)) && word(0) === 'fat';
+  return (
+    GRAMS.has(word(-1)) &&
+    s.tokens[at - 2]?.kind === 'number' &&
+    (word(0) === 'fat' || ['per', 'each', 'a', 'in'].includes(word(1)))
+  );
+}
+const GRAMS = new Set(['g', 'mg', 'grams']);
+const IS = new Set(["it's", "that's", 'is', 'are', 'has', 'have', 'contains', 'holds', 'about']);
 
 /** Foods that a clause names; a word that is the deed itself ("oil the tin") is none. */
 export const foodsOf = (s: Sentence, c: ClauseSpan) =>

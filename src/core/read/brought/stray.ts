@@ -15,7 +15,7 @@ import { isRemark } from '@/core/step/others';
 import { polarityOf, verbNegated } from '@/core/step/polarity';
 import { type Token } from '@/core/step/tokens';
 import { remembered } from '../remembered';
-import { foodsOf, lineOf, textOf, type Scan, type Source } from './scan';
+import { foodsOf, isFigure, lineOf, textOf, type Scan, type Source } from './scan';
 import { methodLine } from './take';
 
 /** Measures of what goes into a pot; of none of them a length, a time or a tool is told. */
@@ -146,6 +146,7 @@ export function strayAmounts(scan: Scan, source: Source, s: Sentence, c: ClauseS
     )
       continue;
     const of = s.tokens[i + 1]?.word === 'of' ? i + 2 : i + 1;
+    if (isFigure(s, of)) continue;
     if (DEFINITE.has(s.tokens[of]?.word ?? '') || PRONOUNS.has(s.tokens[of]?.word ?? '')) continue;
     if ([of, of + 1, of + 2].some((k) => TOOLS.at(s.tokens, k))) continue;
     const to = nounBehind(s, c, of);

@@ -255,7 +255,8 @@ export function take(scan: Scan, source: Source, s: Sentence, c: ClauseSpan, m: 
   }
   // "a bit of the broth" of a soup made with water
   const wet = lines.some((l) => l.foods.some((f) => f.food?.kind === 'water'));
-  if (m.definite && !m.stated && m.words.join(' ') === 'broth' && wet) return;
+  const byEye = m.read?.words?.foods[0]?.measures.every((x) => x.unit?.kind === 'vague') ?? true;
+  if (m.definite && (!m.stated || byEye) && m.words.join(' ') === 'broth' && wet) return;
   // "brush with plant milk": what clings
   if (!m.stated && c.verb && COATS.has(c.verb.verb.id) && m.from > c.verbAt && source.step !== null) {
     const { grams: clings, why } = usual('coat', servings);
