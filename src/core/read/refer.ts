@@ -55,6 +55,9 @@ function listedOf(line: ReadLine): Listed {
     const head = headOf(f.text);
     if (head) heads.add(head);
   }
+  // "500 g silken tofu, blended = the cream"
+  const made = /=\s*(?:the|my|our)\s+(?:[a-z]+ )*([a-z]+)\s*$/i.exec(line.line.text)?.[1];
+  if (made) heads.add(wordsOf(made)[0] ?? made);
   const called = new Set(foods.flatMap((f) => [headOf(f.text) ?? '', ...(f.food ? headsOf(f.food) : [])]));
   const stocks = foods.flatMap((f) => (f.food?.kind === 'stock' ? [f.food, ...f.might] : []));
   const unsalted = stocks.length > 0 && !stocks.some(isSalted);

@@ -21,6 +21,14 @@ const SHARE_OF_IT =
   /[,;(]\s*(?:only |just |about |i use )*((?:a )?half|a third|a quarter|two thirds|three quarters)(?: of (?:it|them|the (?:tin|can|jar|amount|packet)))?(?: only)?\s*\)?\s*$/;
 /** "(no!)", "(nope)": not here, whatever stands before it. */
 const NO_BRACKET = /\(\s*(?:no+|nope|never|not (?:for us|any ?more|now|here)|skip(?:ped)?)\s*[!.]*\s*\)/;
+/** "(can avoid, I do)": it may be left out, and is. */
+const CAN_AVOID =
+  /\(\s*(?:can|could|may|you can) (?:avoid|skip|omit|leave (?:it )?out|be (?:avoided|skipped|omitted|left out))\b[^()]*\)/;
+const AND_I_DO =
+  /\(\s*(?:can|could|may|you can) (?:avoid|skip|omit|leave (?:it )?out|be (?:avoided|skipped|omitted|left out))\b[^()]*\b(?:i|we) (?:do|always do|usually do|have)\s*\)/;
+/** "(orig: 400 ml full fat)", "(was 2 tbsp)": how much or what it was. */
+const WAS_ONCE =
+  /\(\s*(?:orig(?:inal(?:ly)?)?|was|used to be|before|book|trad(?:itional(?:ly)?)?)\b\s*:?[^()]*\)/;
 /** "if you have one (I don't)": the cook takes none of it. */
 const NOT_MINE =
   /\(\s*(?:i|we)\s+(?:don'?t|do not|never(?: do| use (?:it|them|any))?|haven'?t|skip(?: it| this| that| them)?|leave (?:it|that|this|them) out|omit (?:it|this|that|them))(?: ever| bother| any more)?\s*[!.]*\s*\)|[-–—,;]\s*(?:[a-z]+ (?:people|cooks|recipes) [a-z ]+,\s*)?(?:but )?(?:i|we)\s+(?:don'?t|do not|never do|skip(?: it| this| that| them)?|leave (?:it|that|this|them) out)(?: bother| any more)?\s*[!.]*\s*$|\s(?:[-–—]|:)\s*(?:just )?(?:leave (?:it |them |this )?out|left out|omit(?:ted)?(?: it)?|skip(?:ped)?(?: it)?|none|not used|no thanks)\s*[!.]*\s*$/;
@@ -100,6 +108,8 @@ function ownWay(way: string): OwnWay | null {
 
 /** All that is said beside a line and is no part of its food's name, to be taken out before it is read. */
 export const ASIDES: readonly RegExp[] = [
+  CAN_AVOID,
+  WAS_ONCE,
   TO_CHECK,
   ENOUGH,
   IF_FOUND,
@@ -134,10 +144,10 @@ export function asidesOf(text: string): {
   const own = way === undefined ? null : ownWay(way);
   return {
     optional:
-      [OR_NOT, NO_BRACKET, LEAVE_TAIL].some((pattern) => pattern.test(plain)) ||
+      [OR_NOT, NO_BRACKET, LEAVE_TAIL, CAN_AVOID].some((pattern) => pattern.test(plain)) ||
       // "cashews, or tofu if there's a nut allergy": the other one is what depends
       (ifTail !== null && !/\bor\s/.test(plain.slice(0, ifTail.index))),
-    none: NOT_MINE.test(text),
+    none: NOT_MINE.test(text) || AND_I_DO.test(text),
     own: plenty?.measures ? { ...own, measures: plenty.measures, words: own?.words ?? plenty.words } : own,
   };
 }

@@ -20,7 +20,7 @@ const ALONE =
   /^()((?:about\s+)?(?:\d[\d\s./-]*\s*[a-z. ]*|(?:half|an?|one|two|three|quarter|third)\b[a-z ]{2,40}))$/;
 /** An amount between the name and what is said of it: "rajma 1/4 cup likewise". */
 const INSIDE = new RegExp(
-  String.raw`^([a-z][a-z' -]*?[a-z])\s+((?:about\s+)?${NUMBER}\s*(?:tbsps?|tsps?|tablespoons?|teaspoons?|cups?|mugs?|ml|l|litres?|g|kg|oz|lbs?|pinch(?:es)?|handfuls?|tins?|cans?|large|medium|small|big|lg|med|sm)\b)(?!\s+(?:of|tins?|cans?|packs?|jars?))(.*)$`,
+  String.raw`^([a-z][a-z' -]*?[a-z])\s+((?:about\s+)?${NUMBER}\s*(?:(?:heaped|heaping|rounded|level|scant|generous|good)\s+)?(?:tbsps?|tsps?|tablespoons?|teaspoons?|cups?|mugs?|ml|l|litres?|g|kg|oz|lbs?|pinch(?:es)?|handfuls?|tins?|cans?|large|medium|small|big|lg|med|sm)\b)(?!\s+(?:of|tins?|cans?|packs?|jars?))(.*)$`,
 );
 /** What an amount is for: "a pinch for the top". */
 const PURPOSE = /\s+(?:for|on|over|at|per|to|in all|altogether|in total|if|as)\b.*$/;
@@ -76,13 +76,24 @@ function inside(text: string): Behind | null {
   return measures ? { measures, before: m?.[1] ?? '', source: text } : null;
 }
 
+/** "2 medium finely chopped": without what is done. */
+function withoutDone(words: string): string {
+  const parts = words.split(/\s+/);
+  while (parts.length > 1 && (PREPARATION.has(parts.at(-1) ?? '') || /ly$/.test(parts.at(-1) ?? '')))
+    parts.pop();
+  return parts.join(' ');
+}
+
 /** "soy sauce, half a cup", "chickpeas, half a can, the salt-free ones", "seeds, a pinch for the top". */
 function inPieces(prep: string): Behind | null {
   for (const piece of prep.split(/,|\s[-–—]\s/)) {
     const words = piece.trim().replace(/^(?:(?:just|only|some)\s+)+/, '');
     if (!LEAD.test(words)) continue;
     const measures =
-      whole(words) ?? whole(words.replace(PURPOSE, '')) ?? whole(words.replace(SAYS_STATE, ''));
+      whole(words) ??
+      whole(words.replace(PURPOSE, '')) ??
+      whole(words.replace(SAYS_STATE, '')) ??
+      whole(withoutDone(words));
     if (measures?.some((m) => m.unit !== null || m.size !== null))
       return { measures, before: '', source: prep };
   }

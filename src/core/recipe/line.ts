@@ -104,7 +104,7 @@ const JUICE =
 /** "25 g butter -> use marge": the amount stays, the food is the one behind the arrow. */
 function turnArrow(text: string): string {
   const m =
-    /^(.*?)\s*(?:->|=>|→)\s*(?:(?:now )?(?:replaced|swapped|changed|switched) (?:by|with|for|to) |now |use |sub(?:stitute)? |swap(?: for)? |with )?(.+)$/i.exec(
+    /^(.*?)\s*(?:->|=>|→)\s*(?:(?:now )?(?:replaced|swapped|changed|switched) (?:by|with|for|to) |now |use |sub(?:stitute)? |swap(?: for)? |with |(?:i|we) (?:now |usually |always )?(?:use|sub(?:stitute)?|do|take|put(?: in)?|have|swap(?: in)?) )?(.+)$/i.exec(
       text,
     );
   if (!m?.[1] || !m[2]) return text;
@@ -141,7 +141,8 @@ const LABEL =
 const PART_LABEL =
   /^\s*(?:(?:for (?:the )?)?(?:[a-z]+ )?(?:dressing|sauce|marinade|topping|filling|dip|glaze|crust|base|batter|dough|gravy|garnish|crumb)(?: is| =|:)?|[A-Z]{4,}(?: [A-Z]{3,})?)\s+(?=(?:about )?(?:[\d½¼¾⅓⅔][\d./–-]*|an?|half an?) ?(?:heaped |rounded |level |small |large |big )?(?:tbsps?|tsps?|tablespoons?|teaspoons?|cups?|ml|g|kg|oz|lbs?|cans?|tins?)\b\.? (?:of )?([A-Za-z]{2,}))/;
 /** A form that names no food: of the one before. */
-const FORM_ALONE = /^(?:fresh|dried|frozen|canned|tinned|ground|powdered|bottled|jarred)$/;
+const FORM_ALONE =
+  /^(?:fresh|dried|dry|frozen|canned|tinned|ground|powdered|bottled|jarred|cooked|home-?cooked|freshly cooked)(?: from (?:dry|dried|scratch|raw))?$/;
 const FORM_BEFORE =
   /^\s*(?:\d\S*\s+)?(?:fresh|dried|frozen|canned|tinned|ground|powdered|bottled|jarred|freshly grated)\s+/;
 /** "cut into chips", "sliced in half moons": a shape, behind the name. */
@@ -236,6 +237,9 @@ function forSome(line: string): string {
     })
     .replace(DIET_ALONE, '');
 }
+
+/** "drained, or 3 cups cooked": what is said of the first alone. */
+const withoutOthers = (notes: string): string => notes.replace(/(?:^|,)\s*or\s+(?=\d|[½¼¾⅓⅔]).*$/, '');
 
 /** Reads one ingredient line into amounts and words. Never fails: what is no amount stays words. */
 export function readLineWords(line: string): LineWords {
@@ -439,7 +443,10 @@ export function readLineWords(line: string): LineWords {
   const instead = own?.food ? [own.food] : [];
   const alternatives = [...instead, ...orSplit.alternatives, ...noteAlternatives(noteText)].map((other) => {
     // "or a splash of water for sautéing": what it is for is no part of its name
-    const alt = other.replace(/\s+(?:for|to) (?:the )?[a-zé]+$/, '');
+    const alt = other
+      .replace(/\s+(?:for|to) (?:the )?[a-zé]+$/, '')
+      // what is added to it is read behind the line
+      .replace(/\s+(?:\+|plus)\s+(?=[\d½¼¾⅓⅔]|an? ).*$/, '');
     const r = new Reader(alt, alt);
     const own = readMeasures(r);
     const named = alt.slice(r.at).trim();
@@ -447,7 +454,7 @@ export function readLineWords(line: string): LineWords {
       text: alt,
       // "1 tsp ground turmeric or 3 cm fresh": fresh turmeric
       food: FORM_ALONE.test(named)
-        ? `${named} ${(orSplit.first[0] ?? '').replace(FORM_BEFORE, '').trim()}`
+        ? `${named.replace(/ from .*$/, '')} ${(orSplit.first[0] ?? '').replace(FORM_BEFORE, '').trim()}`
         : named,
       notes: '',
       measures: own.measures.length && own.measures.some((m) => m.stated || m.unit) ? own.measures : measures,
@@ -460,7 +467,7 @@ export function readLineWords(line: string): LineWords {
       const own = i > 0 ? readMeasures(r) : { measures: [], equivalent: null };
       return {
         food: words.slice(r.at).trim(),
-        notes: noteText,
+        notes: withoutOthers(noteText),
         measures: own.measures.length
           ? own.measures
           : i === 0 || each !== null || measures.every((m) => m.unit?.kind === 'vague' || !m.unit)

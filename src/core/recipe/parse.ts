@@ -4,7 +4,7 @@ import { SURE } from '@/core/food/find';
 import { headingOf, isBareSection, listsFoods, META, PER_ONE, sectionName, type Heading } from './heading';
 import { rowAndTold, splitInline } from './inline';
 import { ingredientScore, startsWithAmount, startsAsStep, startsWithMeasure } from './score';
-import { COMES_TO, LETTER, LISTED_INSIDE, NONE_OF_IT, OTHER_LIST, sentencesAt } from './row-talk';
+import { COMES_TO, LETTER, LISTED_INSIDE, NONE_OF_IT, OTHER_LIST, partsOfRow, sentencesAt } from './row-talk';
 import { SAYS_KIND, type RowKind, type UnsureRow } from './row-kind';
 import { FOR_SO_MANY } from './talk';
 import { platesOfPieces, servingsRow, told } from './servings-told';
@@ -34,7 +34,7 @@ const SENTENCE_OF_SERVINGS =
 
 /** "2 big plates." wherever it stands; "4 wraps" may be a food. */
 const PLATES_ALONE =
-  /^(?:\d{1,2}|one|two|three|four|five|six|eight)(?:\s*(?:-|–|to|or)\s*\d{1,2})? (?:(?:big|small|large|good|deep|hungry|decent|generous) )?(?:plates?|bowls?|bowlfuls?|platefuls?|portions?|servings?|helpings?|people|ppl|lunches|dinners|suppers|meals|glass(?:es)?)[.!]?$/i;
+  /^(?:\d{1,2}|one|two|three|four|five|six|eight)(?:\s*(?:-|–|to|or)\s*\d{1,2})? (?:(?:big|small|large|good|deep|hungry|decent|generous) )?(?:plates?|bowls?|bowlfuls?|platefuls?|portions?|servings?|helpings?|people|ppl|covers|lunches|dinners|suppers|meals|glass(?:es)?)[.!]?$/i;
 /** "one 2lb loaf, 10 slices". */
 const ONE_CUT =
   /^(?:an?|one|1|two|2)\b[^.;]{0,30}\b(?:loaf|loaves|cakes?|tarts?|pies?|trays?|tins?|pizzas?)\b[^.;]{0,12}?\b\d{1,2} (?:slices|squares|pieces|wedges|bars|portions)\b/i;
@@ -228,7 +228,7 @@ class Parser {
     if (this.lines.length > 0 || this.steps.length > 0) return false;
     const m = LETTER.exec(text);
     if (!m) return false;
-    if (m[1]?.toLowerCase() === 'subject' && m[2])
+    if (['subject', 're'].includes(m[1]?.toLowerCase() ?? '') && m[2])
       this.takeTitle(clean(m[2].replace(/^(?:re|fwd?):\s*/i, '')));
     else this.notes.push({ text, ...at });
     return true;
@@ -262,7 +262,7 @@ class Parser {
 
   /** "4 ppl / 1 pot / 45 mins" above the list. */
   private countsPlates(stretch: Stretch): boolean {
-    const parts = stretch.text.split(/\s+[/|·•]\s+/);
+    const parts = stretch.text.split(/\s+[/|·•–—-]\s+/);
     const plates = parts.find((p) => PLATES_ALONE.test(p.trim()));
     if (this.lines.length > 0 || this.state === 'method' || parts.length < 2 || !plates) return false;
     this.takeServings(servingsRow(plates.trim()) ?? this.servingsOf(plates.trim()));
@@ -364,8 +364,9 @@ class Parser {
   /** A row of the list; what it goes on to tell in sentences of its own is method. */
   private list(stretch: Stretch, listed: boolean): void {
     const [row = stretch, ...told] = rowAndTold(stretch);
-    for (const piece of splitInline(row.text, row.start, listed || told.length > 0))
-      this.lines.push({ ...piece, section: this.section });
+    for (const part of partsOfRow(row))
+      for (const piece of splitInline(part.text, part.start, listed || told.length > 0))
+        this.lines.push({ ...piece, section: this.section });
     this.steps.push(...told);
   }
 

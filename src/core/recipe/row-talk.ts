@@ -10,7 +10,7 @@ export const COMES_TO = new RegExp(
   'i',
 );
 /** The head of a letter: "Subject: the soup". */
-export const LETTER = /^(from|to|cc|date|sent|subject)\s*:\s*(.+)$/i;
+export const LETTER = /^(from|to|cc|date|sent|subject|re)\s*:\s*(.+)$/i;
 /** "The original: 2 oz butter, 1 pint cream". */
 export const OTHER_LIST =
   /^(?:the )?(?:original|originally|old (?:way|one|version|recipe)|book(?:'s)?(?: version)?|card(?: says| said)?|(?:usual|traditional|classic)(?: way| version| recipe)?|before|(?:her|his|their|mum's|nan's|gran's) (?:way|version|recipe|one))\s*(?::|\s[–—-]\s)\s*(?=.*\d)/i;
@@ -19,3 +19,14 @@ export const LISTED_INSIDE = /^([^:]{0,60}?)\b(?:ingredients|you need|you'll nee
 /** Sentences of a list told in one row, each with its place. */
 export const sentencesAt = (list: string, start: number): Stretch[] =>
   placed(list, list.split(/(?<=[a-z)])\.\s+(?=[A-Z])/), start);
+
+/** "1 lb peas, soaked. Greens: 1 bunch collards. Also onion": lists in one row, without their labels. */
+const FURTHER_LIST = /[a-z)]\.\s+(?:[A-Z][a-z]+(?: [a-z]+)?:\s|Also\b)/;
+const ITS_LABEL = /^(?:[A-Z][a-z]+(?: [a-z]+)?:|Also,?)\s+/;
+export function partsOfRow(row: Stretch): Stretch[] {
+  if (!FURTHER_LIST.test(row.text)) return [row];
+  return sentencesAt(row.text, row.start).map((part) => {
+    const label = ITS_LABEL.exec(part.text)?.[0].length ?? 0;
+    return { ...part, text: part.text.slice(label), start: part.start + label };
+  });
+}

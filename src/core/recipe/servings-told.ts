@@ -6,7 +6,7 @@ import type { ServingsWords } from './servings';
 
 /** Things that are eaten by the piece or the plate: "2 big bowls", "6 squares". */
 const PLATES =
-  /^[ -]*(?:(?:big|large|small|good|deep|generous|hungry|decent|full|main|dinner|lunch|individual) ){0,2}(?:bowls?|bowlfuls?|plates?|platefuls?|portions?|servings?|helpings?|people|persons?|eaters?|diners?|adults?|ppl|pax|of us|glass(?:es)?|squares?|slices?|wedges?|wraps?|jars|boxes|lunches|dinners|suppers|mugs?|mugfuls?|goes|meals|sittings)\b/;
+  /^[ -]*(?:(?:big|large|small|good|deep|generous|hungry|decent|full|main|dinner|lunch|individual) ){0,2}(?:bowls?|bowlfuls?|plates?|platefuls?|portions?|servings?|helpings?|people|persons?|covers|eaters?|diners?|adults?|ppl|pax|of us|glass(?:es)?|squares?|slices?|wedges?|wraps?|jars|boxes|lunches|dinners|suppers|mugs?|mugfuls?|goes|meals|sittings)\b/;
 /** What leads to a number of eaters in a sentence, the surest first. */
 const LEADS: readonly RegExp[] = [
   /^(?:serves|feeds|does|for)\b[^.;]{0,30}?\b(?:usually|normally|mostly|generally|most weeks)\s+(?:about |it'?s )?/g,

@@ -17,7 +17,7 @@ const LEAD =
   /\b(?:serv(?:es|ings?)(?: size)?|feeds|yields?|makes|portions?|quantity|enough (?:for|to feed)|(?:dinner|supper|lunch|breakfast|soup|stew|curry|salad) for|to (?:serve|feed))\b(?: per recipe)?\s*[:=-]?\s*(?:is\s+)?(?:about|approx\.?|approximately|around|roughly|up to|at least|a hungry|a crowd of|hungry|generously|comfortably|~)?\s*/g;
 const FOR = /^for\s+(?:about |around |roughly )?/;
 const PEOPLE =
-  /^[\s-]*(?:(?!per\b|tsps?\b|tbsps?\b|teaspoons?\b|tablespoons?\b|cups?\b|g\b|ml\b|oz\b|each\b|in\b)\w+\s+){0,2}?(?:servings?|serves|portions?|people|persons?|helpings?|plates?|bowls?|diners?|eaters?|adults|hungry|as an? (?:\w+ )?(?:starter|main|side|snack|lunch|supper|appeti[sz]er))\b/;
+  /^[\s-]*(?:(?!per\b|tsps?\b|tbsps?\b|teaspoons?\b|tablespoons?\b|cups?\b|g\b|ml\b|oz\b|each\b|in\b)\w+\s+){0,2}?(?:servings?|serves|portions?|people|persons?|helpings?|plates?|bowls?|covers|diners?|eaters?|adults|hungry|as an? (?:\w+ )?(?:starter|main|side|snack|lunch|supper|appeti[sz]er))\b/;
 const VOLUME =
   /^\s*(?:\w+\s+)?(?:cups?|ml|millilit|lit(?:re|er)s?|l\b|quarts?|pints?|jars?|fl\.? ?oz|oz|ounces?|g\b|kg|tbsp|tablespoons?|bottles?)/;
 const WHOLE: readonly (readonly [RegExp, number, number, number, string])[] = [

@@ -46,7 +46,7 @@ export const FOR_SO_MANY =
   /^([a-z][a-z' -]{2,40}?)\s+for (\d{1,2}|two|three|four|five|six|eight)(?: people| of us)?\s*(,.*)?$/i;
 /** "1 T miso per bowl, white": for each of them, wherever it stands. */
 const PER_ONE =
-  /^(.*?)\s+((?:per|for each|for every) (?:person|head|plate|serving|portion|bowl|jar|glass|diner|eater))\s*((?:[,;(]|\b(?:for (?:those|whoever|anyone|whom|the ones)|if|when|unless)\b).*)$/i;
+  /^((?:[^()]|\([^()]*\))*?(?<!\b(?:fat|salt|sodium|sugar|protein|kcal|cal|calories|g|mg)))\s+((?:per|for each|for every) (?:person|head|plate|serving|portion|bowl|jar|glass|diner|eater))\s*((?:[,;(]|\b(?:for (?:those|whoever|anyone|whom|the ones)|if|when|unless)\b).*)$/i;
 /** "~~butter~~ margarine", "~½ tsp salt~ none": what is struck out. */
 const STRUCK = /^\s*~{1,2}([^~]{2,})~{1,2}\s*(.*)$/;
 export const struck = (line: string): string => {
@@ -146,6 +146,10 @@ export const plainTalk = (line: string): string =>
     .replace(OF_THE_OTHER, '$1 1 ')
     // "a drop of oil" is no single drop
     .replace(/\ban? (?:(?:wee|tiny|little|small) )?drop of\b/gi, 'a dash of')
+    .replace(/\s+=\s+(?:the|my|our) [a-z][a-z -]*$/i, '')
+    .replace(/\b(half )?an? wine ?glass(?:ful)? of\b/gi, (_, half?: string) =>
+      half ? 'about 75 ml' : 'about 150 ml',
+    )
     .replace(ISH, 'about $1')
     .replace(HEDGE, 'about ')
     .replace(WHATEVER, '$1')

@@ -249,12 +249,12 @@ function omitted(s: Sentence, c: ClauseSpan, i: number, end: number): Polarity |
 }
 
 /** What is said of a food behind it: "oil is not needed", "oil-free", "walnut-sized". */
-function saidBehind(s: Sentence, c: ClauseSpan, end: number): Polarity | null {
+function saidBehind(s: Sentence, c: ClauseSpan, from: number, end: number): Polarity | null {
   const { tokens } = s;
   const next = tokens[end];
   if (next && end < c.to) {
     // "the fat ones": how they look
-    if (next.word === 'ones' || next.word === 'one') return 'remark';
+    if (end === from + 1 && (next.word === 'ones' || next.word === 'one')) return 'remark';
     if (next.word === 'free' && !['range', 'from', 'of', 'flow'].includes(wordAt(tokens, end + 1)))
       return 'not';
     if (
@@ -277,6 +277,14 @@ function saidBehind(s: Sentence, c: ClauseSpan, end: number): Polarity | null {
   }
   return null;
 }
+
+const COUNTS = new Set('a an one two three four five six half'.split(' '));
+const SPOONED =
+  /^(?:(?:table|tea)spoon(?:ful)?s?|tbsps?|tsps?|cups?|mugs?|handfuls?|tins?|cans?|cloves?|slices?|jars?|packets?|bunch|sprigs?)$/;
+/** Whether so much of something is told from a place: "a tablespoon of". */
+const isCounted = (tokens: Sentence['tokens'], at: number): boolean =>
+  (COUNTS.has(wordAt(tokens, at)) || tokens[at]?.kind === 'number') &&
+  [1, 2, 3].some((n) => SPOONED.test(wordAt(tokens, at + n)));
 
 /** Scans a clause up to a food for what turns the nouns: no, without, instead of, like, free from. */
 function scanned(s: Sentence, c: ClauseSpan, i: number): Polarity | null {
@@ -350,7 +358,9 @@ function scanned(s: Sentence, c: ClauseSpan, i: number): Polarity | null {
       continue;
     }
     if (w === 'not' && !(c.verbAt > k && negatedVerb) && !AUXILIARIES.has(wordAt(tokens, k - 1))) {
-      if (!NOT_NEGATING.has(next) && next !== 'without') negated = true;
+      // "not drained, three cloves of garlic": only the deed is refused
+      const deedAlone = verbOf(next)?.form === 'ed' && s.named[k + 2 - s.from]?.kind !== 'food';
+      if (!NOT_NEGATING.has(next) && next !== 'without' && !deedAlone) negated = true;
       continue;
     }
     // "no salt added 300 g tomatoes": what is counted behind is another thing
@@ -375,6 +385,8 @@ function scanned(s: Sentence, c: ClauseSpan, i: number): Polarity | null {
         negated &&
         !DEFINITE.has(next) &&
         !SUBJECTS.has(next) &&
+        // "no salt, a tablespoon of capers"
+        !isCounted(tokens, k + 1) &&
         !PREPOSITIONS.has(next) &&
         verbOf(next)?.form !== 'base';
       const salted = w === ',' && negated && s.named[k + 1 - s.from]?.kind === 'food';
@@ -479,7 +491,7 @@ export function polarityOf(s: Sentence, c: ClauseSpan, from: number, to: number)
   if (theirs === 'remark') return theirs;
   if (isLookedFor(s, c, from) || isGone(s, to) || isForAnother(s, c, from) || isOfItsNature(s, from, to))
     return 'remark';
-  const behind = saidBehind(s, c, to);
+  const behind = saidBehind(s, c, from, to);
   if (behind) return behind;
   const swap = swapped(s, c, from);
   if (swap) return swap;

@@ -111,6 +111,8 @@ export function scanOf(
           tail: false,
         }))),
   ];
+  // told in prose, what comes first is said first
+  if (lines.length === 0) sources.sort((a, b) => a.start - b.start);
   const sentences = sources.flatMap((source) =>
     (isTheirs(source) ? [] : parse(source.text)).map((sentence) => ({ source, sentence })),
   );

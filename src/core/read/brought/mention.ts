@@ -27,7 +27,7 @@ const CLAIMS = new Set(['no', 'without', 'unsalted', 'unsweetened']);
 const WEIGHED = /^\s*(?:cooked|dry|dried|drained|raw|uncooked)(?: weight)?\s*$/i;
 
 /** Words that an amount is made of, walked back from a food's name. */
-function amountStart(s: Sentence, c: ClauseSpan, from: number): number {
+function amountStart(s: Sentence, c: ClauseSpan, from: number, prose = false): number {
   let k = from;
   for (let n = 0; n < 9 && k > s.from; n += 1) {
     const t = s.tokens[k - 1] as Token;
@@ -47,6 +47,16 @@ function amountStart(s: Sentence, c: ClauseSpan, from: number): number {
       continue;
     }
     if (t.kind === 'mark') break;
+    // told in prose, "2 teaspoons of the low salt bouillon" is so much of it
+    if (
+      prose &&
+      t.word === 'the' &&
+      s.tokens[k - 2]?.word === 'of' &&
+      SPOONS.test(s.tokens[k - 3]?.word ?? '')
+    ) {
+      k -= 1;
+      continue;
+    }
     if (k - 1 === c.verbAt) break;
     if (t.word === 'and') {
       // "a tablespoon and a half of", "1 and 1/2"
@@ -286,6 +296,11 @@ function amountBehind(s: Sentence, to: number): { from: number; to: number; stat
   return { from, to: measured, states };
 }
 
+/** What is measured in, and not by eye. */
+const SPOONS =
+  /^(?:tbsps?|tsps?|(?:table|tea)spoons?|cups?|ml|g|kg|oz|litres?|pints?|tins?|cans?|jars?|packets?|slices?)$/;
+/** What a food is counted in, behind its name. */
+const PARTS_OF = new Set('leaf leaves cloves stalks sticks sprigs ribs florets spears'.split(' '));
 /** What is eaten from by one: a thing of which there are as many as eaters. */
 const OF_ONE = new Set([...HEADS, 'glass', 'jar', 'mug', 'helping', 'ramekin', 'box', 'lunchbox']);
 /** Words behind "each" that are no thing which is filled or topped. */
@@ -370,7 +385,7 @@ export function mentionOf(
   if (there && amountStart(s, c, from) === from) return null;
   const shared = sharedAmount(source, s, c, from) ?? swappedAmount(source, s, c, from);
   const pressed = pressedFrom(s, c, from);
-  const start = pressed < from ? amountStart(s, c, pressed) : amountStart(s, c, from);
+  const start = amountStart(s, c, Math.min(pressed, from), scan.prose);
   const before = s.tokens[start - 1]?.word ?? '';
   // "the lime and nori": one article for both
   const joined =
@@ -393,7 +408,9 @@ export function mentionOf(
   const or =
     s.tokens[start - 1]?.word === 'or' && s.named.slice(0, start - 1 - s.from).some((n) => n !== null);
   const alternative: Polarity = polarity === 'do' && or ? 'alternative' : polarity;
-  const phrase = `${shared ? `${shared} ` : ''}${textOf(source, s, start, to)}`;
+  // "9 butter lettuce leaves": so many of what comes of it
+  const piece = start < from && PARTS_OF.has(s.tokens[to]?.word ?? '') ? 1 : 0;
+  const phrase = `${shared ? `${shared} ` : ''}${textOf(source, s, start, to + piece)}`;
   let notes = '';
   if (s.tokens[to]?.word === ',' || s.tokens[to]?.word === '(') {
     const end = Math.min(s.to, to + 9);

@@ -36,6 +36,9 @@ export function namerOf(larder: Larder): Namer {
     )
       return null;
     // "three fat cloves of garlic": how big they are
+    // "a wine glass of water"
+    if (first.word === 'wine' && /^glass/.test(tokens[at + 1]?.word ?? '') && tokens[at + 2]?.word === 'of')
+      return null;
     if (first.word === 'fat') {
       const behind = tokens[at + 1];
       if (MEASURED_BY.has(behind?.normal ?? '')) return null;

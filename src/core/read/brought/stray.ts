@@ -104,6 +104,19 @@ function saltedBefore(scan: Scan, source: Source, s: Sentence, c: ClauseSpan, me
   );
 }
 
+/** "2 tbsp of the dressing": of what was named before, or is nothing to eat. */
+const isKnown = (scan: Scan, s: Sentence, at: number): boolean =>
+  [at, at + 1].some((k) => {
+    const t = s.tokens[k];
+    return (
+      t !== undefined &&
+      (ORDINARY.has(t.word) ||
+        s.named[k - s.from] !== null ||
+        scan.cover.parts.some((p) => p.has(t.normal)) ||
+        scan.out.some((l) => l.foods.some((f) => f.text.includes(t.word))))
+    );
+  });
+
 /** The words behind an amount that name what it is of. */
 function nounBehind(s: Sentence, c: ClauseSpan, from: number): number {
   let k = from;
@@ -147,7 +160,8 @@ export function strayAmounts(scan: Scan, source: Source, s: Sentence, c: ClauseS
       continue;
     const of = s.tokens[i + 1]?.word === 'of' ? i + 2 : i + 1;
     if (isFigure(s, of)) continue;
-    if (DEFINITE.has(s.tokens[of]?.word ?? '') || PRONOUNS.has(s.tokens[of]?.word ?? '')) continue;
+    if (PRONOUNS.has(s.tokens[of]?.word ?? '')) continue;
+    if (DEFINITE.has(s.tokens[of]?.word ?? '') && (!scan.prose || isKnown(scan, s, of + 1))) continue;
     if ([of, of + 1, of + 2].some((k) => TOOLS.at(s.tokens, k))) continue;
     const to = nounBehind(s, c, of);
     const words = s.tokens

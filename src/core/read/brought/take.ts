@@ -19,7 +19,7 @@ import {
   REFINED,
   YIELDS,
 } from './kinds';
-import { type Mention } from './mention';
+import { isMeasure, type Mention } from './mention';
 import { moreOf } from './more';
 import { type Scan, type Source, correctionKey, foodsOf, lineOf, usual } from './scan';
 
@@ -53,6 +53,21 @@ export function sprayed(scan: Scan, words: readonly string[]): { grams: Range; w
     ? { ...one, grams: { ...one.grams, best: Math.max(one.grams.best, most / 4), high: most } }
     : one;
 }
+
+/** Whether so much of a food is told in another sentence. */
+const isToldElsewhere = (scan: Scan, here: Sentence, head: string): boolean =>
+  scan.sentences.some(
+    ({ sentence: s }) =>
+      s !== here &&
+      s.tokens
+        .slice(s.from, s.to)
+        .some(
+          (t, k) =>
+            t.normal === head &&
+            s.tokens[s.from + k - 1]?.word === 'of' &&
+            isMeasure(s.tokens[s.from + k - 2]?.word ?? ''),
+        ),
+  );
 
 function isMade(scan: Scan, upTo: Sentence, words: readonly string[]): boolean {
   const head = words.at(-1) ?? '';
@@ -206,6 +221,8 @@ export function take(scan: Scan, source: Source, s: Sentence, c: ClauseSpan, m: 
     return;
   }
   if (isPart(m.food, m.words, m.definite, cover)) return;
+  // "a splash of the stock", told before "a litre and a half of stock"
+  if (scan.prose && m.definite && !m.stated && isToldElsewhere(scan, s, m.words.at(-1) ?? '')) return;
   // a crust or a pastry that was made is "the pastry"
   if (m.definite && m.words.length === 1 && CRUSTS.has(m.words[0] ?? '')) return;
   if (m.definite && isMade(scan, s, m.words)) return;
