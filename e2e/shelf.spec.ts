@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
-import { expectAccessible, fromMenu, openBench, row, takeIn } from './kitchen';
+import { choose, expectAccessible, fromMenu, openBench, row, takeIn } from './kitchen';
 
 test('the Shelf lists, opens, throws away and takes back', async ({ page }) => {
   await openBench(page);
@@ -59,6 +59,59 @@ test('everything goes out in one file and comes back in another kitchen', async 
   await kitchen.goto('/shelf');
   await expect(kitchen.getByRole('row').filter({ hasText: 'Moving pot' })).toHaveCount(1);
   await other.close();
+});
+
+test('a recipe changed in two kitchens is put together line by line; a line that both changed is told', async ({
+  page,
+}) => {
+  const text = 'Weir pot\n\nServes 2\n\n200 g rice\n3 leeks\n1 tsp salt\n\nSimmer 20 minutes.';
+  const at = 1_700_000_000_000;
+  const recipe = (words: string, updatedAt: number) => ({
+    id: 'weir-pot',
+    text: words,
+    role: null,
+    servings: null,
+    corrections: {},
+    potG: null,
+    plateG: null,
+    createdAt: at,
+    updatedAt,
+    deletedAt: null,
+    shared: { text, at },
+  });
+  const bring = (words: string, updatedAt: number) =>
+    page.getByLabel('Archive to bring in').setInputFiles({
+      name: 'other.json',
+      mimeType: 'application/json',
+      buffer: Buffer.from(
+        JSON.stringify({ schema: 'dulvet.archive/1', recipes: [recipe(words, updatedAt)], diners: [] }),
+      ),
+    });
+  await openBench(page);
+  await page.keyboard.press(',');
+  await bring(text, at);
+  await expect(page.getByText(/One recipe brought in: 1 new/)).toBeVisible();
+  await page.goto('/shelf');
+  await page
+    .getByRole('link', { name: /Weir pot/ })
+    .first()
+    .click();
+  await choose(page, '3 leeks');
+  await page.keyboard.press('e');
+  await page.getByLabel('Words of this line').fill('4 leeks');
+  await page.keyboard.press('Enter');
+  await expect(row(page, '4 leeks')).toBeVisible();
+  await page.keyboard.press(',');
+  // changed there long ago: what was written here stands
+  await bring(text.replace('200 g rice', '150 g rice').replace('3 leeks', '5 leeks'), at + 2);
+  const told = page.getByRole('alert').filter({ hasText: 'changed on both sides' });
+  await expect(told).toContainText('Weir pot');
+  await expect(told).toContainText('“5 leeks”');
+  await expectAccessible(page);
+  await told.getByRole('button', { name: 'Leave it so' }).click();
+  await page.keyboard.press('Escape');
+  await expect(row(page, '150 g rice')).toBeVisible();
+  await expect(row(page, '4 leeks')).toBeVisible();
 });
 
 test('a bad file is refused: where, why, and nothing changed', async ({ page }) => {

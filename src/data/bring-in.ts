@@ -1,5 +1,7 @@
 import type { Archive, TableName } from './archive';
 import type { DulvetDatabase, StoredImport, StoredRecipe } from './db';
+import { titleOf } from '@/core/recipe/title';
+import { mergeTexts } from './merge';
 import { spliceOf } from './splice';
 
 type Row = Readonly<Record<string, unknown>>;
@@ -44,7 +46,7 @@ function plain(row: Row): Row {
 }
 /** What a row says, whenever it was said. */
 function said(row: Row): Row {
-  const { updatedAt: _, ...rest } = plain(row) as Row & { updatedAt?: unknown };
+  const { updatedAt: _, shared: __, ...rest } = plain(row) as Row & { updatedAt?: unknown; shared?: unknown };
   return rest;
 }
 const sorted = (_: string, value: unknown) =>
@@ -53,9 +55,19 @@ const sorted = (_: string, value: unknown) =>
     : value;
 const same = (a: Row, b: Row): boolean => JSON.stringify(said(a), sorted) === JSON.stringify(said(b), sorted);
 
+/** A recipe whose same lines were changed on both sides. */
+export interface Clash {
+  readonly title: string;
+  /** The words that gave way to the later ones. */
+  readonly lines: readonly string[];
+}
+
 /** What a file would do here, row by row. */
 export interface ImportPlan {
   readonly added: number;
+  /** Recipes that were changed here and in the file, put together line by line. */
+  readonly both: number;
+  readonly clashes: readonly Clash[];
   /** Rows here that the file has in a later state. */
   readonly newer: number;
   /** Rows here that were touched after the file's. */
@@ -63,9 +75,49 @@ export interface ImportPlan {
   readonly same: number;
 }
 
-async function compare(db: DulvetDatabase, archive: Archive) {
-  const out: { table: TableName; key: string; here: Row | undefined; row: Row; kind: keyof ImportPlan }[] =
-    [];
+type Kind = Exclude<keyof ImportPlan, 'clashes'>;
+interface Compared {
+  readonly table: TableName;
+  readonly key: string;
+  readonly here: Row | undefined;
+  readonly row: Row;
+  readonly kind: Kind;
+  readonly clash: Clash | null;
+}
+
+/** What both kitchens had of a recipe last; undefined where nothing says so. */
+function commonOf(here: StoredRecipe, there: StoredRecipe): string | undefined {
+  const known = [here.shared, there.shared].flatMap((s) => s ?? []);
+  return known.sort((a, b) => b.at - a.at)[0]?.text;
+}
+
+/** A recipe that both kitchens changed since they had it in common, put together; null where that is not known. */
+function putTogether(
+  here: StoredRecipe,
+  there: StoredRecipe,
+  now: number,
+): { readonly row: StoredRecipe; readonly clash: Clash | null } | null {
+  const base = commonOf(here, there);
+  if (base === undefined || here.text === there.text) return null;
+  const later = touched(here as unknown as Row) > touched(there as unknown as Row) ? 'here' : 'there';
+  const { text, clashes } = mergeTexts(base, here.text, there.text, later);
+  const [first, last] = later === 'here' ? [there, here] : [here, there];
+  const tags = [...new Set([...(here.tags ?? []), ...(there.tags ?? [])])];
+  return {
+    row: {
+      ...first,
+      ...last,
+      text,
+      corrections: { ...first.corrections, ...last.corrections },
+      ...(tags.length > 0 ? { tags } : {}),
+      updatedAt: now,
+    },
+    clash: clashes.length > 0 ? { title: titleOf(text), lines: clashes } : null,
+  };
+}
+
+async function compare(db: DulvetDatabase, archive: Archive, now: number): Promise<Compared[]> {
+  const out: Compared[] = [];
   for (const table of TABLES) {
     const rows = archive[table] as readonly Row[];
     const here = (await db.table(table).bulkGet(rows.map((r) => r[KEYS[table]] as string))) as (
@@ -75,25 +127,54 @@ async function compare(db: DulvetDatabase, archive: Archive) {
       const own = here[i];
       // what stands on the Stove here is being cooked, and this week is this week: a file does not take them away
       const cooking = (table === 'suppers' || table === 'weeks') && own !== undefined;
-      const kind = !own
-        ? 'added'
-        : cooking || same(own, row)
-          ? 'same'
-          : touched(own) > touched(row)
-            ? 'older'
-            : 'newer';
-      out.push({ table, key: row[KEYS[table]] as string, here: own, row, kind });
+      const met =
+        table === 'recipes' && own && !same(own, row)
+          ? putTogether(own as unknown as StoredRecipe, row as unknown as StoredRecipe, now)
+          : null;
+      const kind: Kind = met
+        ? 'both'
+        : !own
+          ? 'added'
+          : cooking || same(own, row)
+            ? 'same'
+            : touched(own) > touched(row)
+              ? 'older'
+              : 'newer';
+      const next = table === 'recipes' ? withShared((met?.row ?? row) as unknown as StoredRecipe, row) : row;
+      out.push({
+        table,
+        key: row[KEYS[table]] as string,
+        here: own,
+        row: next,
+        kind,
+        clash: met?.clash ?? null,
+      });
     });
   }
   return out;
 }
 
-/** Looks what bringing a file in would do; changes nothing. */
-export async function planImport(db: DulvetDatabase, archive: Archive): Promise<ImportPlan> {
-  const rows = await compare(db, archive);
-  const count = (kind: keyof ImportPlan) => rows.filter((r) => r.kind === kind).length;
-  return { added: count('added'), newer: count('newer'), older: count('older'), same: count('same') };
+/** A recipe that remembers the words of the file that it came from. */
+const withShared = (recipe: StoredRecipe, row: Row): Row => ({
+  ...(recipe as unknown as Row),
+  shared: { text: row.text, at: touched(row) },
+});
+
+function planOf(rows: readonly Compared[]): ImportPlan {
+  const count = (kind: Kind) => rows.filter((r) => r.kind === kind).length;
+  return {
+    added: count('added'),
+    both: count('both'),
+    newer: count('newer'),
+    older: count('older'),
+    same: count('same'),
+    clashes: rows.flatMap((r) => r.clash ?? []),
+  };
 }
+
+/** Looks what bringing a file in would do; changes nothing. */
+export const planImport = async (db: DulvetDatabase, archive: Archive, now = 0): Promise<ImportPlan> =>
+  planOf(await compare(db, archive, now));
 
 /** A recipe from elsewhere in the place of one here, as one more step of its undo. */
 async function putRecipe(
@@ -174,10 +255,12 @@ export async function importArchive(
   now: number,
 ): Promise<ImportPlan> {
   return db.transaction('rw', everything(db), async () => {
-    const rows = await compare(db, archive);
+    const rows = await compare(db, archive, now);
     const before: Record<string, Row[]> = {};
     const added: Record<string, string[]> = {};
     for (const { table, key, here, row, kind } of rows) {
+      if (kind === 'same' && table === 'recipes' && here)
+        await db.recipes.update(key, { shared: row.shared } as Partial<StoredRecipe>);
       if (kind === 'same' || (kind === 'older' && older === 'keep')) continue;
       if (here) (before[table] ??= []).push(here);
       else (added[table] ??= []).push(key);
@@ -190,8 +273,7 @@ export async function importArchive(
     // a file of some recipes says nothing of the kitchen
     if (settings) await db.settings.bulkPut(SETTINGS.map((key) => ({ key, value: settings[key] })));
     await db.imports.put({ id: 'last', at: now, before, added });
-    const count = (kind: keyof ImportPlan) => rows.filter((r) => r.kind === kind).length;
-    return { added: count('added'), newer: count('newer'), older: count('older'), same: count('same') };
+    return planOf(rows);
   });
 }
 

@@ -36,6 +36,10 @@ export const recipe = z
     updatedAt: time,
     deletedAt: time.nullable(),
     original: z.string().max(MOST_TEXT).optional(),
+    shared: z
+      .object({ text: z.string().max(MOST_TEXT), at: time })
+      .strict()
+      .optional(),
     tags: z.array(z.string().min(1).max(40)).max(30).optional(),
     starred: z.boolean().optional(),
   })

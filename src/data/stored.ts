@@ -26,6 +26,8 @@ export interface StoredRecipe {
   readonly rev: number;
   /** Its words as they were first brought in; kept from the first edit of them on. */
   readonly original?: string | undefined;
+  /** Its words as another kitchen's file last held them: what both have in common. */
+  readonly shared?: { readonly text: string; readonly at: number } | undefined;
   /** Words that the cook sorts by. */
   readonly tags?: readonly string[] | undefined;
   readonly starred?: boolean | undefined;

@@ -9,6 +9,7 @@ import {
   lastImport,
   planImport,
   undoImport,
+  type Clash,
   type ImportPlan,
 } from '@/data/bring-in';
 import { database } from '@/data/db';
@@ -91,9 +92,10 @@ function Tick({
   );
 }
 
-const importWords = ({ added, newer, older, same }: ImportPlan, kept: 'keep' | 'replace'): string =>
+const importWords = ({ added, both, newer, older, same }: ImportPlan, kept: 'keep' | 'replace'): string =>
   [
     `${added} new`,
+    ...(both > 0 ? [`${both} changed on both sides and put together line by line`] : []),
     ...(newer > 0 ? [`${newer} newer than here`] : []),
     ...(older > 0
       ? [kept === 'keep' ? `${older} kept as they are here` : `${older} put back as in the file`]
@@ -116,6 +118,7 @@ export function SettingsDialog({
   const file = useRef<HTMLInputElement>(null);
   const [refusal, setRefusal] = useState<string | null>(null);
   const [asking, setAsking] = useState<{ archive: Archive; plan: ImportPlan } | null>(null);
+  const [clashes, setClashes] = useState<readonly Clash[]>([]);
   const undoable = useLiveQuery(() => lastImport(database()), [], undefined);
   const db = database;
   const set = <K extends keyof Settings>(key: K, value: Settings[K]) =>
@@ -129,13 +132,18 @@ export function SettingsDialog({
     setAsking(null);
     const done = await keep('the file', () => importArchive(db(), archive, older, Date.now()));
     if (!done) return;
-    const changed = done.added + done.newer + (older === 'replace' ? done.older : 0);
+    const changed = done.added + done.both + done.newer + (older === 'replace' ? done.older : 0);
     toast(
       `${archive.recipes.length === 1 ? 'One recipe' : `${archive.recipes.length} recipes`} brought in: ${importWords(done, older)}.`,
       {
         ...(changed > 0 ? { action: { label: 'Undo', onClick: takeBack } } : {}),
       },
     );
+    // where both changed the same line, the cook is told what gave way
+    if (done.clashes.length > 0) {
+      setClashes(done.clashes);
+      return;
+    }
     onOpenChange(false);
   };
   const saveAll = async () => {
@@ -219,8 +227,8 @@ export function SettingsDialog({
       <section>
         <h3 className="mb-1 font-semibold">Everything in one file</h3>
         <p className="mb-2 text-mute">
-          Recipes, diners and settings as JSON. Bringing a file in adds to what is here; of two states of a
-          recipe the later is kept.
+          Recipes, diners and settings as JSON. Bringing a file in adds to what is here; a recipe that was
+          changed on both sides is put together line by line, else the later state is kept.
         </p>
         <div className="flex flex-wrap gap-2">
           <Button onClick={() => void saveAll()}>Save to a file</Button>
@@ -238,6 +246,31 @@ export function SettingsDialog({
             }}
           />
         </div>
+        {clashes.length > 0 && (
+          <div role="alert" className="mt-3 rounded-lg bg-wash p-3">
+            <p>These lines were changed on both sides. The later words stand; the other’s were:</p>
+            <ul className="mt-1 list-disc pl-5">
+              {clashes.map((c) => (
+                <li key={c.title}>
+                  {c.title}: {c.lines.map((l) => (l ? `“${l}”` : 'left out')).join(', ')}
+                </li>
+              ))}
+            </ul>
+            <div className="mt-2 flex flex-wrap gap-1.5">
+              <Button look="solid" onClick={() => setClashes([])}>
+                Leave it so
+              </Button>
+              <Button
+                onClick={() => {
+                  setClashes([]);
+                  takeBack();
+                }}
+              >
+                Take the file back
+              </Button>
+            </div>
+          </div>
+        )}
         {asking && (
           <div role="alert" className="mt-3 rounded-lg bg-wash p-3">
             <p>

@@ -59,14 +59,13 @@ const isToldElsewhere = (scan: Scan, here: Sentence, head: string): boolean =>
   scan.sentences.some(
     ({ sentence: s }) =>
       s !== here &&
-      s.tokens
-        .slice(s.from, s.to)
-        .some(
-          (t, k) =>
-            t.normal === head &&
-            s.tokens[s.from + k - 1]?.word === 'of' &&
-            isMeasure(s.tokens[s.from + k - 2]?.word ?? ''),
-        ),
+      s.tokens.slice(s.from, s.to).some(
+        (t, k) =>
+          t.normal === head &&
+          s.tokens[s.from + k - 1]?.word === 'of' &&
+          // "a litre and a half of"
+          s.tokens.slice(Math.max(0, s.from + k - 6), s.from + k - 1).some((x) => isMeasure(x.word)),
+      ),
   );
 
 function isMade(scan: Scan, upTo: Sentence, words: readonly string[]): boolean {
