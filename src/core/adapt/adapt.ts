@@ -256,7 +256,8 @@ export function adapt(
   }
   const { infeasible, serves } = nearest(own, read, context);
   // the programme may see a surfaced phrase where the written plan has none
-  return serves && infeasible.closest && fits(infeasible.closest.after)
-    ? result([infeasible.closest], null)
+  const { closest } = infeasible;
+  return serves && closest && fits(closest.after) && isCookable(closest, read, context)
+    ? result([closest], null)
     : result([], infeasible);
 }

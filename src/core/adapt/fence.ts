@@ -29,7 +29,7 @@ export function unusedLines(
   settings: ReadSettings,
 ): ReadLine[] {
   if (after.steps.length === 0) return [];
-  const method = after.steps
+  const method = [...after.steps, ...(after.recipe.notes ?? [])]
     .map((s) => s.text)
     .join(' ')
     .toLowerCase();

@@ -38,6 +38,8 @@ const PLATES_ALONE =
 /** "one 2lb loaf, 10 slices". */
 const ONE_CUT =
   /^(?:an?|one|1|two|2)\b[^.;]{0,30}\b(?:loaf|loaves|cakes?|tarts?|pies?|trays?|tins?|pizzas?)\b[^.;]{0,12}?\b\d{1,2} (?:slices|squares|pieces|wedges|bars|portions)\b/i;
+/** Characters of a row that tells more than how many it feeds. */
+const LONG_ENOUGH = 50;
 const JARRED = /\bjars?\b|overnight|\bpots?\b|parfait|pudding|\bchia\b/i;
 const readServings = remember(readServingsNow);
 
@@ -182,8 +184,11 @@ class Parser {
     const score = ingredientScore(stretch.text, stretch.marked);
     if (this.saysServings(stretch, score)) {
       this.takeServings(this.servingsOf(stretch.text));
-      this.notes.push(stretch);
-      return;
+      // "Leeks in, stock on top, 15 mins, blend. Feeds 6.": told beside it, once there is a list
+      if (this.lines.length < 2 || stretch.text.length < LONG_ENOUGH || !/[.!]\s+\S/.test(stretch.text)) {
+        this.notes.push(stretch);
+        return;
+      }
     }
     switch (this.state) {
       case 'notes':

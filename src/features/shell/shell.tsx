@@ -195,7 +195,15 @@ function Everywhere({
             border: '2px solid var(--rim)',
             borderRadius: 12,
             boxShadow: 'none',
-            fontFamily: 'inherit',
+            fontFamily: 'var(--font-body)',
+            fontSize: 15,
+          },
+          actionButtonStyle: {
+            background: 'var(--ink)',
+            color: 'var(--sheet)',
+            borderRadius: 8,
+            height: 32,
+            fontSize: 14,
           },
         }}
       />
