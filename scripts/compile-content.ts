@@ -137,7 +137,7 @@ writeAbout(
   'flavour',
   named('flavour.yaml', yaml('flavour.yaml', FlavourFile), ids, (f) => [
     ...Object.values(f.senses).flatMap((s) => Object.keys(s.foods)),
-    ...Object.values(f.back).flatMap((all) => all.map((b) => b.food)),
+    ...[...Object.values(f.back), ...Object.values(f.sweetBack)].flatMap((all) => all.map((b) => b.food)),
   ]),
 );
 writeAbout(

@@ -7,7 +7,7 @@ import type { DishRole } from '@/core/swap/roles';
 import { mannerOf } from '@/core/swap/lines';
 import type { AdditionRow } from '@/core/swap/schema';
 import { amountSwap } from './amounts';
-import { isSweetDish } from './sweet';
+import { isSweetDish } from '@/core/swap/sweet';
 import { allergensOf, bestGrams, isBatter, NO_CHANGE, type Choice, type LineChoices } from './choice';
 
 const ADDITIONS = rawAdditions as unknown as readonly AdditionRow[];

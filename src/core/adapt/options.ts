@@ -14,7 +14,7 @@ import { leaning, NO_TASTES, type KitchenTastes } from '@/core/swap/tastes';
 import { leaveOut, LESS, sideOfMethod, LESS_OF, MORE, MORE_OF } from './amounts';
 import { allergensOf, bestGrams, isBatter, type Choice, type LineChoices } from './choice';
 import { oneOfThem, plainerChoices } from './plainer';
-import { isOutOfPlace, isSweetDish } from './sweet';
+import { isOutOfPlace, isSweetDish } from '@/core/swap/sweet';
 
 /** Roles without which a dish does not hold together. */
 const STRUCTURE = new Set([

@@ -59,3 +59,29 @@ test('nothing was taken: nothing is said', () => {
   const same = read('1 kg potatoes\n1 tbsp lemon juice');
   expect(flavourBack(same, same, strict, 'main')).toMatchObject({ lost: [], bland: false, back: [] });
 });
+
+test('what it costs is said in one sentence, with what to add at the end', () => {
+  const { costs } = flavourBack(
+    read('1 kg potatoes\n2 tsp salt\n4 tbsp olive oil'),
+    read('1 kg potatoes'),
+    strict,
+    'main',
+  );
+  expect(costs).toMatch(
+    /^It tastes less salty and less rich, and likely bland; .*lemon juice.* give.* back\.$/,
+  );
+  const same = read('1 kg potatoes');
+  expect(flavourBack(same, same, strict, 'main').costs).toBe('It tastes much as it did.');
+});
+
+test('a sweet dish is given nothing savoury or hot back', () => {
+  const bake = '300 g oats\n4 bananas\n200 g dates';
+  const { back } = flavourBack(
+    read(`${bake}\n100 g sugar\n100 ml sunflower oil`),
+    read(bake),
+    strict,
+    'snack',
+  );
+  expect(back.every((b) => b.sense === 'acid' || b.sense === 'aroma')).toBe(true);
+  expect(back.map((b) => b.food.id)).not.toContain('garlic');
+});

@@ -6,6 +6,7 @@ import { foodById, type Food } from '@/core/food/table';
 import type { Protocol, RoleId } from '@/core/protocol';
 import type { ReadRecipe } from '@/core/read/types';
 import type { FlavourFile, Sense } from './schema';
+import { isSweetDish } from './sweet';
 
 // checked by Zod when content is compiled
 const file = raw as unknown as FlavourFile;
@@ -53,6 +54,19 @@ export interface FlavourReport {
   readonly bland: boolean;
   readonly because: string;
   readonly back: readonly PutBack[];
+  /** What it costs the dish, in one sentence: what is other on the tongue, and what to add at the end for it. */
+  readonly costs: string;
+}
+
+const listed = (words: readonly string[]): string =>
+  words.length > 1 ? `${words.slice(0, -1).join(', ')} and ${words.at(-1) ?? ''}` : (words[0] ?? '');
+
+/** "It tastes less salty and less rich; 2 tbsp lemon juice at the end gives some of it back." */
+function costsOf(less: readonly string[], bland: boolean, back: readonly PutBack[]): string {
+  if (less.length === 0) return 'It tastes much as it did.';
+  const first = back.slice(0, 2).map((b) => `${b.measure} ${b.food.name.toLowerCase()}`);
+  const gives = `${listed(first)} ${first.length > 1 ? 'give' : 'gives'} some of it back`;
+  return `It tastes ${listed(less)}${bland ? ', and likely bland' : ''}${first.length > 0 ? `; ${gives}` : ''}.`;
 }
 
 const plateOf = (read: ReadRecipe, field: Field): number =>
@@ -73,8 +87,9 @@ const MOST_BACK = 4;
 function thatHelps(read: ReadRecipe, weak: readonly Sense[], protocol: Protocol, role: RoleId): PutBack[] {
   const dish = dishOf(read);
   if (!isComplete(dish)) return [];
+  const known = isSweetDish(read) ? file.sweetBack : file.back;
   return weak.flatMap((sense) => {
-    for (const { food: id, each, says } of file.back[sense]) {
+    for (const { food: id, each, says } of known[sense] ?? []) {
       const food = foodById(id);
       if (!food || read.lines.some((l) => l.foods.some((f) => f.food?.id === id))) continue;
       const wanted = each * read.servings.range.best;
@@ -133,5 +148,10 @@ export function flavourBack(
             .join(', ') || 'browning'
         } ${now.browned ? 'and browning ' : ''}make up for it`
       : 'nothing of its taste was taken';
-  return { lost, bland, because, back: back.slice(0, MOST_BACK) };
+  const less = [
+    ...(salt > 100 ? ['less salty'] : []),
+    ...(fat > 4 ? ['less rich'] : []),
+    ...(sweet > 3 ? ['less sweet'] : []),
+  ];
+  return { lost, bland, because, back: back.slice(0, MOST_BACK), costs: costsOf(less, bland, back) };
 }

@@ -77,6 +77,11 @@ export const FlavourFile = z
       z.enum(SENSE_IDS),
       z.array(z.object({ food: z.string(), each: z.number().positive(), says: z.string() }).strict()),
     ),
+    /** The same for a sweet dish; a sense that does not belong in one has nothing. */
+    sweetBack: z.partialRecord(
+      z.enum(SENSE_IDS),
+      z.array(z.object({ food: z.string(), each: z.number().positive(), says: z.string() }).strict()),
+    ),
     browning: z.string(),
   })
   .strict();

@@ -76,8 +76,8 @@ export function BeforeAfter({
             <th scope="row" className="text-left font-normal">
               Cost
             </th>
-            <td className="text-right">{costs.before}</td>
-            <td className="text-right">{costs.after}</td>
+            <td className="pl-2 text-right align-top [text-wrap:balance]">{costs.before}</td>
+            <td className="pl-3 text-right align-top [text-wrap:balance]">{costs.after}</td>
           </tr>
         )}
       </tbody>

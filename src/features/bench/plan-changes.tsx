@@ -55,7 +55,8 @@ export function Taste({ report }: { report: FlavourReport }) {
   return (
     <div className="mt-3">
       <h3 className="font-semibold">{report.bland ? 'Likely bland' : 'Its taste'}</h3>
-      <p className="text-[13.5px]">
+      <p>{report.costs}</p>
+      <p className="mt-1 text-[13.5px] text-mute">
         Gone: {report.lost.join('; ')}. {report.bland ? 'There is ' : 'But '}
         {report.because}.
       </p>

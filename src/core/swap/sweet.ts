@@ -1,7 +1,6 @@
 import { foodById } from '@/core/food/table';
 import type { ReadRecipe } from '@/core/read/types';
-import type { SwapRow } from '@/core/swap/schema';
-import { bestGrams } from './choice';
+import type { SwapRow } from './schema';
 
 /** Kinds that sweeten, by how much of them counts. */
 const SWEETENS: Readonly<Record<string, number>> = {
@@ -17,11 +16,12 @@ const SAVOURY = /^(?:onion|garlic|shallot|leek|spring-onion|stock|soy-sauce|tama
 const SWEET = 0.16;
 
 /** True of a cake, a bar, a pudding, a fruit porridge: nobody eats potatoes with it or cumin in it. */
-export function isSweetDish(read: ReadRecipe): boolean {
+export function isSweetDish(read: Pick<ReadRecipe, 'lines'>): boolean {
+  const gramsOf = (l: ReadRecipe['lines'][number]) => l.foods.reduce((g, f) => g + (f.grams?.best ?? 0), 0);
   const foods = read.lines.flatMap((l) => (l.foods[0]?.food ? [{ l, food: l.foods[0].food }] : []));
   if (foods.some(({ food }) => SAVOURY.test(food.id) || food.kind === 'stock')) return false;
-  const all = foods.reduce((g, { l }) => g + bestGrams(l), 0);
-  const sweet = foods.reduce((g, { l, food }) => g + bestGrams(l) * (SWEETENS[food.kind] ?? 0), 0);
+  const all = foods.reduce((g, { l }) => g + gramsOf(l), 0);
+  const sweet = foods.reduce((g, { l, food }) => g + gramsOf(l) * (SWEETENS[food.kind] ?? 0), 0);
   return all > 0 && sweet >= SWEET * all;
 }
 
