@@ -6,7 +6,7 @@ const IF_TAIL =
   /,?\s+\b(?:if|when|unless)\s+(?:you|i|we|they|he|she|the|your|it|there|any(?:one|body)|no ?one|people|kids|needed|necessary|possible|available|allowed|in season|feeling|not)\b[^()]*$/;
 /** "(I use none)", "(I only take half, the rest freezes)", "(we do 3)": what the cook really takes. */
 const OWN_WAY =
-  /\(\s*(?:[^()]{0,40}?(?:\bso\s+|[,;]\s*(?:but\s+)?))?(?:i|we)(?:'ve|'d| have)?\s+(?:only |just |usually |now |always |often |mostly |normally )?(?:use|used|put|take|took|do|did|have|add|added|weigh(?:ed)?|make it|make that|made it)\s*:?\s+(?:only |just |about )?([^()]*)\)/;
+  /\(\s*(?:[^()]{0,40}?(?:\bso\s+|[,;]\s*(?:but\s+)?))?(?:i|we)(?:'ve| have)?\s+(?:only |just |usually |now |always |often |mostly |normally )?(?:use|used|put|take|took|do|did|have|add|added|weigh(?:ed)?|make it|make that|made it)\s*:?\s+(?:only |just |about )?([^()]*)\)/;
 /** "1 tsp sugar - I use half a date": the same behind a dash or comma, to the end. */
 /** ", 1½ tbsp is plenty": how much is enough. */
 export const ENOUGH =

@@ -143,6 +143,9 @@ const PART_LABEL =
 /** A form that names no food: of the one before. */
 const FORM_ALONE =
   /^(?:fresh|dried|dry|frozen|canned|tinned|ground|powdered|bottled|jarred|cooked|home-?cooked|freshly cooked)(?: from (?:dry|dried|scratch|raw))?$/;
+/** "or 2 tins in juice, drained": of the one before too. */
+const STATE_ALONE =
+  /^(?:(?:in (?:its |their )?(?:own )?(?:juice|water|brine|syrup)|drained|rinsed|ready)\s*)+$/;
 const FORM_BEFORE =
   /^\s*(?:\d\S*\s+)?(?:fresh|dried|frozen|canned|tinned|ground|powdered|bottled|jarred|freshly grated)\s+/;
 /** "cut into chips", "sliced in half moons": a shape, behind the name. */
@@ -453,9 +456,10 @@ export function readLineWords(line: string): LineWords {
     return {
       text: alt,
       // "1 tsp ground turmeric or 3 cm fresh": fresh turmeric
-      food: FORM_ALONE.test(named)
-        ? `${named.replace(/ from .*$/, '')} ${(orSplit.first[0] ?? '').replace(FORM_BEFORE, '').trim()}`
-        : named,
+      food:
+        FORM_ALONE.test(named) || STATE_ALONE.test(named)
+          ? `${named.replace(/ from .*$/, '').replace(STATE_ALONE, '')} ${(orSplit.first[0] ?? '').replace(FORM_BEFORE, '').trim()}`
+          : named,
       notes: '',
       measures: own.measures.length && own.measures.some((m) => m.stated || m.unit) ? own.measures : measures,
       equivalent: own.measures.length ? own.equivalent : equivalent,

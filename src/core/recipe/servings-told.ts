@@ -87,7 +87,7 @@ const ALONE = /\bjust (?:for )?me\b|\bfor (?:one|myself|just me|me(?= *(?:$|[,)]
 
 /** "we eat 3 each": pieces that make a plate. */
 const PIECES_EACH =
-  /\b(?:eat|have|allow|reckon(?: on)?|count on|give|take|get|say|about|serve|that'?s)\s+(?:about |around )?([1-9]|two|three|four|five|six)(?:\s*(?:-|–|to|or)\s*([1-9]|two|three|four|five|six))?\s+(?:each|apiece|per (?:person|head|plate|serving)|a (?:head|plate|person))\b/;
+  /\b([1-9]|two|three|four|five|six)(?:\s*(?:-|–|to|or)\s*([1-9]|two|three|four|five|six))? each (?:is|makes|are) (?:a|one|plenty|enough)\b|\b(?:eat|have|allow|reckon(?: on)?|count on|give|take|get|say|about|serve|that'?s)\s+(?:about |around )?([1-9]|two|three|four|five|six)(?:\s*(?:-|–|to|or)\s*([1-9]|two|three|four|five|six))?\s+(?:each|apiece|per (?:person|head|plate|serving)|a (?:head|plate|person))\b/;
 
 /**
  * How many plates pieces make, by what the recipe says that each eats of them: "Makes 10-12, we eat 3 each" are 3 to 4.
@@ -99,9 +99,10 @@ export function platesOfPieces(servings: ServingsWords, texts: readonly string[]
   if (!/^(?:makes?|yields?)\b/.test(servings.text)) return servings;
   for (const text of texts) {
     const m = PIECES_EACH.exec(clean(text).toLowerCase());
-    const low = m?.[1] ? numberAt(m[1], 0) : null;
+    const [first, second] = m ? [m[1] ?? m[3], m[1] ? m[2] : m[4]] : [];
+    const low = first ? numberAt(first, 0) : null;
     if (!m || !low) continue;
-    const high = (m[2] ? numberAt(m[2], 0) : null) ?? low;
+    const high = (second ? numberAt(second, 0) : null) ?? low;
     const all = servings.range;
     return {
       range: range(

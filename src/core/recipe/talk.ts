@@ -80,6 +80,9 @@ const OF_CUBES =
 /** "tins tomatoes 2": how many, behind. */
 const TINS_BEHIND =
   /^\s*((?:tins?|cans?|jars?|packets?|cartons?|bags?)) (?:of )?([a-z][a-z' -]*?) (?:x ?)?(\d{1,2})\s*$/i;
+/** "a mug of stock made with ½ tsp low-salt bouillon": what it is made of. */
+const OF_POWDER =
+  /^\s*((?:about )?(?:[\d½¼¾][\d./½¼¾]* ?(?:l|ltrs?|litres?|liters?|ml|pints?|cups?|quarts?|dl)|an? (?:mug|cup|pint|litre)))\s+(?:of )?(?:hot |boiling )?((?:[a-z-]+ )*?)(?:stock|broth)\s*[(,;–-]*\s*(?:made |mixed )?(?:up )?(?:with|from|using)\s+((?:about )?(?:\d[\d./½¼¾]*|[½¼¾]|an?|half an?|one|two) ?(?:tsps?|tbsps?|teaspoons?|tablespoons?) (?:of )?[a-z -]*(?:bouillon|stock|powder|paste)[a-z ]*)\)?\s*$/i;
 /** "1 litre water + 2 cubes": of stock, never of ice. */
 const CUBES_IN_WATER =
   /^\s*((?:about )?[\d½¼¾][\d./½¼¾]* ?(?:l|ltrs?|litres?|liters?|ml|pints?|cups?|quarts?|dl))\s+(?:of )?(?:hot |boiling |just-boiled )*water\b\s*[(,;–+-]*\s*(?:(?:(?:i|we) )?(?:use|with|plus|and)\s+)?((?:about )?(?:\d[\d/½¼¾]*|½|one|two|three|four|half an?))\s+((?:(?!ice\b)[a-z-]+ )*?)cubes?\b(?: (?:not|instead of|rather than) [^()]*)?\s*\)?\s*$/i;
@@ -103,7 +106,7 @@ const OF_THE_OTHER =
   /\b(of|from) (?:(?:the|that|your) (?:other|second|same|first|last|remaining|zested)|another) (?=[a-z]+\b(?<!s\b))/gi;
 /** "crackers? no. Rice cakes": what is asked about is not here. */
 const ASKED_AND_DENIED =
-  /^\s*[a-z][a-z' -]{2,40}\?\s*(?:no+|nope|never|not here|none|skip(?:ped)?)\b[\s.,!;:–-]*(?=[^\s.,!;:–-])/i;
+  /^\s*[a-z][a-z' -]{2,48}\?+\s*(?:no+|nope|never|not here|not any ?more|none|gone|skip(?:ped)?|(?:i|we)(?:'ve)? (?:stopped|don'?t|do not|never do|dropped (?:it|that)|gave (?:it|that) up|given (?:it|that) up))\b[\s.,!;:–-]*(?=[^\s.,!;:–-])/i;
 const FIRST_DONE =
   /\s+(?:&|and|then)\s+(?:dry[- ])?(?:baked|roasted|grilled|steamed|air[- ]?fried|charred)\b[^,;()]*\b\d+\s*(?:mins?|minutes|hours?|hrs?)\b[^,;()]*$/i;
 
@@ -136,6 +139,11 @@ export const plainTalk = (line: string): string =>
     .replace(AS_FINE_AS, '')
     .replace(CUBES_IN_WATER, (_, water: string, n: string, kind: string) =>
       /stock/i.test(kind) ? `${n} ${kind}cubes + ${water} water` : `${n} ${kind}stock cubes + ${water} water`,
+    )
+    .replace(
+      OF_POWDER,
+      (_, water: string, __: string, made: string) =>
+        `${/bouillon|stock/i.test(made) ? made : made.replace(/(powder|paste)/i, 'stock $1')} + ${water} water`,
     )
     .replace(OF_CUBES, '$3 $2$4stock cubes + $1 water')
     .replace(SIZE_OF_ONES, '$2 $3 $1')

@@ -152,7 +152,13 @@ export function takesBack(s: Sentence, before?: Sentence): boolean {
 export function answersNo(s: Sentence): boolean {
   const words = s.tokens.slice(s.from, s.to).filter((t) => t.kind === 'word');
   const [first, second] = words.map((t) => t.word);
-  if (first === undefined || words.length > 6) return false;
+  if (first === undefined || words.length > 9) return false;
+  // "Cream? We have 2 tbsp soya yoghurt."
+  const instead =
+    ['i', 'we'].includes(first) &&
+    ['have', 'use', 'do', 'take', 'serve', 'put'].includes(second ?? '') &&
+    s.named.some((n) => n?.kind === 'food');
+  if (instead) return true;
   const no = (w: string | undefined) =>
     w !== undefined && (NEGATORS.has(w) || ['nope', 'none', 'skip'].includes(w));
   return no(first) || (PRESENT_SUBJECTS.has(first) && no(second));

@@ -293,6 +293,7 @@ function scanned(s: Sentence, c: ClauseSpan, i: number): Polarity | null {
   let negated = false;
   let compared = false;
   let either = false;
+  let insteadEnd = -1;
   for (let k = c.from; k < i; k += 1) {
     const t = tokens[k] as Token;
     const w = t.word;
@@ -308,6 +309,7 @@ function scanned(s: Sentence, c: ClauseSpan, i: number): Polarity | null {
       negated = true;
       compared = false;
       k = instead.end - 1;
+      insteadEnd = instead.end;
       // "rather than in butter"
       if (PREPOSITIONS.has(wordAt(tokens, k + 1))) k += 1;
       continue;
@@ -367,6 +369,8 @@ function scanned(s: Sentence, c: ClauseSpan, i: number): Polarity | null {
     if (
       t.kind === 'number' &&
       negated &&
+      // "instead of 50 g margarine"
+      k !== insteadEnd &&
       k > c.from &&
       !NEGATORS.has(wordAt(tokens, k - 1)) &&
       !DEFINITE.has(wordAt(tokens, k - 1))

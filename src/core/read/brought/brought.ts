@@ -153,8 +153,10 @@ export function broughtBy(
     const last = sentence.clauses.at(-1);
     // "… brush them with oil: skip that": what the last clause told is not done
     if (last && next?.source === source && takesBack(next.sentence, sentence)) back.add(last);
-    if (sentence.asks && next?.source === source && answersNo(next.sentence))
-      for (const c of sentence.clauses) back.add(c);
+    const asked = sentence.asks && next?.source === source && answersNo(next.sentence);
+    // "tahini sauce: 3 tbsp tahini, lemon, water": what it is called that is made of them
+    const heads = next?.source === source && isMadeBelow(sentence, next.sentence);
+    if (asked || heads) for (const c of sentence.clauses) back.add(c);
   });
   let asked: { source: Source; s: Sentence } | null = null;
   for (const { source, sentence: s } of sentences) {
@@ -164,7 +166,7 @@ export function broughtBy(
       asked = null;
       continue;
     }
-    if (asked) foodsIn(scan, asked.source, asked.s);
+    if (asked) foodsIn(scan, asked.source, asked.s, back);
     asked = null;
     if (s.asks && s.clauses.every((c) => c.verb === null)) {
       asked = { source, s };
@@ -177,6 +179,7 @@ export function broughtBy(
       scan,
       (asked as { source: Source; s: Sentence }).source,
       (asked as { source: Source; s: Sentence }).s,
+      back,
     );
   for (const { source, sentence } of sentences)
     for (const c of isFigures(sentence) ? [] : sentence.clauses) {
@@ -322,6 +325,15 @@ function isDryTempering(scan: Scan, s: Sentence, c: Sentence['clauses'][number],
   );
   return refused || otherMedium(s, c);
 }
+
+/** True where a sentence is the label of the next one, which lists what is in it by amounts. */
+const isMadeBelow = (s: Sentence, next: Sentence): boolean =>
+  next.label.length > 0 &&
+  next.label[0] === s.tokens[s.from] &&
+  s.clauses.every((c) => c.verb === null) &&
+  next.clauses.every((c) => c.verb === null || c.verb.form !== 'base' || c.verbAt > c.from + 2) &&
+  next.tokens.slice(next.from, next.to).some((t) => t.kind === 'number') &&
+  next.named.filter((n, k) => n?.kind === 'food' && next.named[k - 1] !== n).length > 1;
 
 /** A sentence of what a portion holds: "430 cal, 3 g fat". */
 const isFigures = (s: Sentence): boolean =>

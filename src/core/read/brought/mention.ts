@@ -330,7 +330,8 @@ function onEach(s: Sentence, c: ClauseSpan, start: number, from: number): string
     // "a teaspoon each of cumin and coriander"
     if (SURFACES.has(thing)) return ', plus more';
     if (thing === 'of' || NO_THING.has(thing) || s.tokens[k - 1]?.kind === 'number') continue;
-    if (OF_ONE.has(thing)) return ' each';
+    // "five each is a meal with a pitta"
+    if (OF_ONE.has(thing) || ['is', 'are', 'makes'].includes(next?.word ?? '')) return ' each';
     const verbBefore = k === c.verbAt + 1 || PREPOSITIONS.has(s.tokens[k - 1]?.word ?? '');
     // "top each with a spoonful", "into each a spoonful"; "each potato"
     if (verbBefore) return ' each, plus more';
