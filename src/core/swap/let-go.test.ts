@@ -1,4 +1,9 @@
+import { US_MEASURES } from '@/core/measure/units';
+import { parseRecipe } from '@/core/recipe/parse';
+import { readRecipe } from '@/core/read/read';
+import { newLines } from './lines';
 import { renamed, without } from './method-words';
+import { SWAPS } from './roles';
 
 const names = (word: string) => ({ words: [word], notAfter: [] });
 
@@ -92,4 +97,16 @@ describe('another name in a sentence', () => {
       'Fry in the stock. Mum took olive oil.',
     );
   });
+});
+
+test('what is counted stands in only for what weighs about as much a piece: an avocado is no pea', () => {
+  const settings = { measures: US_MEASURES, corrections: {} };
+  const read = readRecipe(
+    parseRecipe('Bowl\nServes 2\n\n1 avocado, sliced\n200 g rice\n\nSlice the avocado.'),
+    settings,
+  );
+  const [line] = read.lines;
+  for (const swap of SWAPS.filter((s) => s.from.kinds?.includes('avocado')))
+    for (const words of (line && newLines(line, swap, settings, read)) ?? [])
+      expect(words).not.toMatch(/^1 peas/);
 });

@@ -113,10 +113,21 @@ function inOwnWords(line: ReadLine, text: string, food: Food, settings: ReadSett
   const plainName = inNumber(can ? name.replace(/^(?:canned|tinned) /, '') : name, words, food, one);
   // "6 bread" is no amount of bread
   const plural = /s$/.test(plainName) || (counted?.quantity[1] ?? 0) <= 1;
-  if (counted && !counted.unit && !counted.each && (!plural || !food.portions.piece)) return null;
+  if (counted && !counted.unit && !counted.each && (!plural || !isPieceLike(line, food))) return null;
   const next = `${own.slice(0, at)}${plainName}${said}${kept}`;
   const read = remembered({ ...line.line, text: next }, settings, 4);
   return read.foods.length === 1 && read.foods[0]?.food?.id === food.id && read.corners ? next : null;
+}
+
+/** How far pieces of two foods may be apart in weight, to be counted alike: an avocado is no pea. */
+const ALIKE = 4;
+function isPieceLike(line: ReadLine, food: Food): boolean {
+  const piece = food.portions.piece?.[1];
+  const grams = line.foods[0]?.grams?.best ?? 0;
+  const count = line.words?.foods[0]?.measures[0]?.quantity[1] ?? 1;
+  if (piece === undefined || grams <= 0 || count <= 0) return false;
+  const times = grams / count / piece;
+  return times < ALIKE && times > 1 / ALIKE;
 }
 
 /** A name in the number of the words whose place it takes: "2 avocados" → "2 bananas". */

@@ -1,9 +1,9 @@
-import { tokens } from '@/core/food/tokens';
+import { isHarmless, tokens } from '@/core/food/tokens';
 import { scanOf } from '@/core/read/brought/brought';
 import { mentionOf } from '@/core/read/brought/mention';
 import { foodsOf } from '@/core/read/brought/scan';
 import { refersTo } from '@/core/read/refer';
-import { STEP_WORDS } from '@/core/step/lexicon';
+import { STEP_WORDS, verbOf } from '@/core/step/lexicon';
 import { isBygone, isReplaced, othersWay } from '@/core/step/others';
 import type { ReadLine, ReadRecipe, ReadSettings } from '@/core/read/types';
 
@@ -45,6 +45,9 @@ function isNamedBy(line: ReadLine, words: readonly string[], definite: boolean):
   // "coriander, nuts & couscous": the word of its family
   const family = STEP_WORDS.families[words.join(' ')];
   const kin = family?.some((k) => line.foods.some((f) => f.food?.kind === k)) === true;
+  // "the date paste" is not the miso paste
+  const told = words.slice(0, -1).filter((w) => !isHarmless(w) && verbOf(w)?.form !== 'ed');
+  if (!kin && told.length > 0 && !told.some((w) => own.has(w))) return false;
   return definite || kin || words.some((w) => own.has(w));
 }
 
