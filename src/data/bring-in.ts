@@ -127,15 +127,16 @@ async function compare(db: DulvetDatabase, archive: Archive, now: number): Promi
       const own = here[i];
       // what stands on the Stove here is being cooked, and this week is this week: a file does not take them away
       const cooking = (table === 'suppers' || table === 'weeks') && own !== undefined;
+      const unchanged = own !== undefined && same(own, row);
       const met =
-        table === 'recipes' && own && !same(own, row)
+        table === 'recipes' && own && !unchanged
           ? putTogether(own as unknown as StoredRecipe, row as unknown as StoredRecipe, now)
           : null;
       const kind: Kind = met
         ? 'both'
         : !own
           ? 'added'
-          : cooking || same(own, row)
+          : cooking || unchanged
             ? 'same'
             : touched(own) > touched(row)
               ? 'older'

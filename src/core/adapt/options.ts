@@ -93,10 +93,10 @@ const ON_TOP = /\b(?:for the top|on top|to finish|to serve|to garnish|scatter|sp
 
 /** True where the dish is one that a swap fits, by its title and its method. */
 function isAtHome(read: ReadRecipe, line: ReadLine, swap: SwapRow): boolean {
-  const words = [read.recipe.title, ...read.steps.map((s) => s.text)].join('\n');
-  const listed = read.lines.map((l) => l.line.text).join('\n');
-  if (swap.onlyIn !== undefined && !new RegExp(swap.onlyIn, 'i').test(`${words}\n${listed}`)) return false;
-  if (swap.notIn !== undefined && new RegExp(swap.notIn, 'i').test(words)) return false;
+  const told = () => [read.recipe.title, ...read.steps.map((s) => s.text)];
+  const all = () => [...told(), ...read.lines.map((l) => l.line.text)];
+  if (swap.onlyIn !== undefined && !new RegExp(swap.onlyIn, 'i').test(all().join('\n'))) return false;
+  if (swap.notIn !== undefined && new RegExp(swap.notIn, 'i').test(told().join('\n'))) return false;
   // "sesame seeds, a pinch for the top" are no cream
   const creams = swap.roles.includes('cream') && !swap.roles.includes('topping');
   const seed = ['seed', 'nut'].includes(line.foods[0]?.food?.kind ?? '');

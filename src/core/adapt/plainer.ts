@@ -14,6 +14,28 @@ const PLAINER: readonly (readonly [suffix: string, name: string])[] = [
   [', cooked without salt', 'Cooked without salt'],
 ];
 
+/** A line as other words in its place are read. */
+const readAs = (read: ReadRecipe, line: ReadLine, text: string, settings: ReadSettings): ReadLine =>
+  remembered({ ...line.line, text }, { ...settings, corrections: {} }, read.servings.range.best);
+
+/** What a choice is that only says a line otherwise. */
+const saidAs = (
+  read: ReadRecipe,
+  index: number,
+  next: ReadLine,
+  corners: Corners,
+  closeness: number,
+): Omit<Choice, 'swap'> => ({
+  written: { line: next.line.text, step: null },
+  share: 1,
+  corners: [corners],
+  yieldOf: read.yields[index]?.factor ?? exact(1),
+  closeness,
+  leans: [],
+  allergens: allergensOf(next),
+  grams: bestGrams(next),
+});
+
 /** "1 tin tomatoes" may be salted or not: saying which one to buy is the gentlest change of all. */
 export function plainerChoices(read: ReadRecipe, index: number, settings: ReadSettings): Choice[] {
   const line = read.lines[index] as ReadLine;
@@ -28,15 +50,10 @@ export function plainerChoices(read: ReadRecipe, index: number, settings: ReadSe
   // behind the name where more is said of it, else at the end
   const places = [...(at >= 0 && /[,(–-]/.test(own.slice(at)) ? [at + name.length] : []), own.length];
   return PLAINER.flatMap(([suffix, name]) => {
-    const readAs = (text: string) =>
-      remembered({ ...line.line, text }, { ...settings, corrections: {} }, read.servings.range.best);
-    const isPlain = (next: ReadLine) =>
-      next.corners !== null && next.foods.length === 1 && next.foods.every((f) => f.might.length === 0);
-    const text = places
-      .map((place) => `${own.slice(0, place)}${suffix}${own.slice(place)}`)
-      .find((words) => isPlain(readAs(words)));
-    if (text === undefined) return [];
-    const next = readAs(text);
+    const next = places
+      .map((place) => readAs(read, line, `${own.slice(0, place)}${suffix}${own.slice(place)}`, settings))
+      .find((l) => l.corners !== null && l.foods.length === 1 && l.foods.every((f) => f.might.length === 0));
+    if (next === undefined) return [];
     // of several ways to say the same the first is said
     const meant = next.foods[0]?.food?.id ?? '';
     if (seen.has(meant)) return [];
@@ -44,14 +61,7 @@ export function plainerChoices(read: ReadRecipe, index: number, settings: ReadSe
     return [
       {
         swap: amountSwap('plainer', name, 1, 'Read the label: it must say so.', 0.98, 'the same food'),
-        written: { line: text, step: null },
-        share: 1,
-        corners: [next.corners as Corners],
-        yieldOf: read.yields[index]?.factor ?? exact(1),
-        closeness: 0.98,
-        leans: [],
-        allergens: allergensOf(next),
-        grams: bestGrams(next),
+        ...saidAs(read, index, next, next.corners as Corners, 0.98),
       },
     ];
   });
@@ -65,7 +75,7 @@ const OF_CUBES = /\s*[(,;–-][^(),;]*\bcubes?\b[^()]*\)?/i;
 function withoutCubes(read: ReadRecipe, index: number, settings: ReadSettings): Choice[] {
   const line = read.lines[index] as ReadLine;
   const text = `${line.line.text.replace(OF_CUBES, '')}, no salt added`;
-  const next = remembered({ ...line.line, text }, { ...settings, corrections: {} }, read.servings.range.best);
+  const next = readAs(read, line, text, settings);
   if (!next.corners || next.foods.length > 1) return [];
   return [
     {
@@ -77,14 +87,7 @@ function withoutCubes(read: ReadRecipe, index: number, settings: ReadSettings): 
         { taste: 0.8, texture: 1, look: 1 },
         'milder; season with acid and herbs at the end',
       ),
-      written: { line: text, step: null },
-      share: 1,
-      corners: [next.corners],
-      yieldOf: read.yields[index]?.factor ?? exact(1),
-      closeness: 0.85,
-      leans: [],
-      allergens: allergensOf(next),
-      grams: bestGrams(next),
+      ...saidAs(read, index, next, next.corners, 0.85),
     },
   ];
 }
@@ -110,11 +113,7 @@ export function oneOfThem(read: ReadRecipe, index: number, settings: ReadSetting
   ];
   return [...new Set(texts)].flatMap((text) => {
     if (text === own || text.length < 3) return [];
-    const next = remembered(
-      { ...line.line, text },
-      { ...settings, corrections: {} },
-      read.servings.range.best,
-    );
+    const next = readAs(read, line, text, settings);
     if (!next.corners || next.alternatives.length > 0) return [];
     return [
       {
@@ -126,14 +125,7 @@ export function oneOfThem(read: ReadRecipe, index: number, settings: ReadSetting
           0.99,
           'the recipe offers it',
         ),
-        written: { line: text, step: null },
-        share: 1,
-        corners: [next.corners],
-        yieldOf: read.yields[index]?.factor ?? exact(1),
-        closeness: 0.99,
-        leans: [],
-        allergens: allergensOf(next),
-        grams: bestGrams(next),
+        ...saidAs(read, index, next, next.corners, 0.99),
       },
     ];
   });

@@ -7,10 +7,10 @@ const IF_TAIL =
 /** "(I use none)", "(I only take half, the rest freezes)", "(we do 3)": what the cook really takes. */
 const OWN_WAY =
   /\(\s*(?:[^()]{0,40}?(?:\bso\s+|[,;]\s*(?:but\s+)?))?(?:i|we)(?:'ve| have)?\s+(?:only |just |usually |now |always |often |mostly |normally )?(?:use|used|put|take|took|do|did|have|add|added|weigh(?:ed)?|make it|make that|made it)\s*:?\s+(?:only |just |about )?([^()]*)\)/;
-/** "1 tsp sugar - I use half a date": the same behind a dash or comma, to the end. */
 /** ", 1½ tbsp is plenty": how much is enough. */
 export const ENOUGH =
   /[,;]\s*((?:about |maybe )?[\d½¼¾⅓⅔][^,;()]*?)\s+(?:is|are|will be|would be|does|will do)\s+(?:plenty|enough|fine|ample|lots)\s*$/;
+/** "1 tsp sugar - I use half a date": the same behind a dash or comma, to the end. */
 const OWN_TAIL =
   /(?:\s+[-–—,;]|[.!]+)\s*(?:but )?(?:i|we)(?:'ve|'d|'m|'re| have| am| are)?\s+(?:only |just |usually |now |always )?(?:use|do|put(?: in)?|take|have|get away with|make do with|stick to|go with|(?:gone|go|got|come|cut(?: it| this| that| these| them)?|reduced? (?:it|this|that|these|them))\s*(?:right |way )?(?:down|back)?\s*to|down to)\s+([^(),;]+?)(?:[,;]\s*(?:but |though )?(?!(?:or|and|plus|to)\b)[a-z]+ (?:would|uses|puts|likes|has|takes|does|might|says|wants)\b[^()]*)?$/;
 /** "oil to fry, you lose maybe 6 tbsp of it": what is eaten of it. */
@@ -32,10 +32,10 @@ const WAS_ONCE =
 /** "if you have one (I don't)": the cook takes none of it. */
 const NOT_MINE =
   /\(\s*(?:i|we)\s+(?:don'?t|do not|never(?: do| use (?:it|them|any))?|haven'?t|skip(?: it| this| that| them)?|leave (?:it|that|this|them) out|omit (?:it|this|that|them))(?: ever| bother| any more)?\s*[!.]*\s*\)|[-–—,;]\s*(?:[a-z]+ (?:people|cooks|recipes) [a-z ]+,\s*)?(?:but )?(?:i|we)\s+(?:don'?t|do not|never do|skip(?: it| this| that| them)?|leave (?:it|that|this|them) out)(?: bother| any more)?\s*[!.]*\s*$|\s(?:[-–—]|:)\s*(?:just )?(?:leave (?:it |them |this )?out|left out|omit(?:ted)?(?: it)?|skip(?:ped)?(?: it)?|none|not used|no thanks)\s*[!.]*\s*$/;
-/** "(check for lime and corn only)", "(must be oil-free)": what to look for on the packet. */
 /** "no salt added if you can find it": as good as not said, where the plain one may be what there is. */
 const IF_FOUND =
   /\s*(?:[-–—,(]\s*)?\b(?:no (?:added )?(?:salt|sugar|oil)(?: added)?|(?:un|low-?|reduced-?|less )(?:salted|sweetened|salt|sodium|sugar)|oil[- ]free)\s+(?:one |ones |kind )?if (?:you|we|i|they)(?: can)? (?:find|get|have|see)(?: it| them| one| some)?\)?/;
+/** "(check for lime and corn only)", "(must be oil-free)": what to look for on the packet. */
 export const TO_CHECK =
   /\(\s*(?:check|read|look (?:at|for)|see|make sure|watch|mind|beware|careful)\b[^()]*\)/;
 /** "walnuts - leave out for a low fat version". */

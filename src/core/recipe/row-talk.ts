@@ -23,6 +23,7 @@ export const sentencesAt = (list: string, start: number): Stretch[] =>
 /** "1 lb peas, soaked. Greens: 1 bunch collards. Also onion": lists in one row, without their labels. */
 const FURTHER_LIST = /[a-z)]\.\s+(?:[A-Z][a-z]+(?: [a-z]+)?:\s|Also\b)/;
 const ITS_LABEL = /^(?:[A-Z][a-z]+(?: [a-z]+)?:|Also,?)\s+/;
+/** A row's lists apart, each with its place; the row alone where it is one. */
 export function partsOfRow(row: Stretch): Stretch[] {
   if (!FURTHER_LIST.test(row.text)) return [row];
   return sentencesAt(row.text, row.start).map((part) => {

@@ -45,7 +45,6 @@ function othersAt({ tokens }: Sentence, c: ClauseSpan): number {
   return -1;
 }
 
-/** "…; we don't", "… but I never bother": what was told is not done here. */
 /** "Baba fried it in butter": the place behind a name that is in no list, told in the past; -1 where none is. */
 function namedOther(s: Sentence, c: ClauseSpan): number {
   const { tokens } = s;
@@ -85,6 +84,7 @@ function isTheirDish({ tokens }: Sentence, c: ClauseSpan, from: number): boolean
   return false;
 }
 
+/** "…; we don't", "… but I never bother": what was told is not done here. */
 function isDenied({ tokens }: Sentence, c: ClauseSpan): boolean {
   let k = c.to;
   while (tokens[k]?.kind === 'mark' || ['but', 'and', 'though', 'although'].includes(wordAt(tokens, k)))

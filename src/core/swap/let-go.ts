@@ -117,8 +117,7 @@ function itemBefore(s: Sentence, c: ClauseSpan, joint: number): boolean {
 
 /** "X, Y and Z" without Z is "X and Y": the last comma of the row becomes the joint. */
 function outOfRow({ text, s, c, a, b }: Spot): string | null {
-  let joint = a - 1;
-  if (wordAt(s.tokens, joint) === ',' || !JOINS.has(wordAt(s.tokens, joint))) joint = a - 1;
+  const joint = a - 1;
   const before = wordAt(s.tokens, joint);
   const behind = wordAt(s.tokens, b);
   if (JOINS.has(before)) {
