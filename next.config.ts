@@ -18,6 +18,8 @@ function rules(): string {
 
 const config: NextConfig = {
   reactStrictMode: true,
+  // a key that is typed draws again what it changes and nothing else
+  reactCompiler: true,
   poweredByHeader: false,
   devIndicators: false,
   env: { DULVET_RULES: rules() },

@@ -48,6 +48,7 @@ describe('dulvet adapt', () => {
   test('a table a cook can read, and the text', () => {
     const r = dulvet(['adapt', over]);
     expect(r.stdout).toContain('the least change: 1 change');
+    expect(r.stdout).toContain('on the tongue: It tastes');
     expect(r.stdout).toContain('3 tbsp olive oil  →');
   });
   test('nothing to change where it is within; a line that must stay stays', () => {

@@ -13,7 +13,7 @@ import { PROTOCOLS, ROLES, type Protocol, type RoleId } from '../src/core/protoc
 import { isGrams, isServings, MOST_GRAMS } from '../src/core/recipe/limits';
 import { StepsSchema, type Steps } from '../src/core/steps/schema';
 import { textSteps } from '../src/core/steps/steps';
-import { adaptText } from '../src/server/adapt-text';
+import { adaptText, tastesOf } from '../src/server/adapt-text';
 import { convertFile } from './convert';
 import { cookFiles, tasteFile } from './cook';
 import { complain, groundOf, protocolOf, textsOf, UNIT_MESSAGES, USAGE, type Flags } from './inputs';
@@ -138,15 +138,11 @@ async function adaptFile(files: readonly string[], flags: Flags): Promise<number
   const ground = groundOf('adapt', flags);
   if (typeof ground === 'string') return complain(ground);
   const [locked, forced] = [flags.keep, flags.change].map((f) => (Array.isArray(f) ? f : []));
+  const settings = { measures: ground.measures, corrections: {}, servings, larder: ground.larder };
   const result = await adaptText(
     text,
     [protocol, ...(others as Protocol[])].map((p) => ({ protocol: p, allergens })),
-    {
-      measures: ground.measures,
-      corrections: {},
-      servings,
-      larder: ground.larder,
-    },
+    settings,
     { role, source: file, alternatives, locked, forced, tastes: ground.tastes },
   );
   if (!result.ok)
@@ -159,7 +155,7 @@ async function adaptFile(files: readonly string[], flags: Flags): Promise<number
   process.stdout.write(
     flags.json
       ? `${JSON.stringify(AdaptationSchema.parse(adaptation), null, 2)}\n`
-      : adaptationTable(adaptation, protocol),
+      : adaptationTable(adaptation, protocol, tastesOf(text, adaptation.plans, protocol, settings, role)),
   );
   return adaptation.plans.length > 0 ? 0 : 1;
 }

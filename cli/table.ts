@@ -100,7 +100,7 @@ export function labelTable(label: Label): string {
   return `${rows.join('\n')}\n`;
 }
 
-function planRows(plan: Plan, title: string): string[] {
+function planRows(plan: Plan, title: string, tastes?: string): string[] {
   return [
     `${title}: ${plan.changes.length === 0 ? 'nothing to change' : `${plan.changes.length} ${plan.changes.length === 1 ? 'change' : 'changes'}`}, departure ${plan.departure.toFixed(2)}, ${MARK[plan.after.verdict]}`,
     ...plan.changes.flatMap((c) => [
@@ -108,14 +108,25 @@ function planRows(plan: Plan, title: string): string[] {
       `      ${c.name} (${c.role}): ${c.technique}`,
       ...c.cautions.map((w) => `      mind: ${w}`),
     ]),
+    ...(tastes && plan.changes.length > 0 ? [`    on the tongue: ${tastes}`] : []),
   ];
 }
 
-/** An adaptation as a table for a terminal, the best plan's text last. */
-export function adaptationTable(adaptation: Adaptation, protocol: Protocol): string {
+/**
+ * An adaptation as a table for a terminal, the best plan's text last.
+ *
+ * @param tastes what each plan costs the dish on the tongue, a sentence each
+ */
+export function adaptationTable(
+  adaptation: Adaptation,
+  protocol: Protocol,
+  tastes: readonly string[],
+): string {
   const { before, plans, infeasible } = adaptation;
   const rows = [`${before.title}: ${MARK[before.verdict]} for ${protocol.name}`];
-  plans.forEach((p, i) => rows.push(...planRows(p, i === 0 ? '  the least change' : `  another way, ${i}`)));
+  plans.forEach((p, i) =>
+    rows.push(...planRows(p, i === 0 ? '  the least change' : `  another way, ${i}`, tastes[i])),
+  );
   if (infeasible) {
     rows.push(`  no plan: ${infeasible.because}`);
     rows.push(

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { choose, expectAccessible, fromMenu, openBench, putText, row, takeIn } from './kitchen';
+import { choose, expectAccessible, fromMenu, openBench, putText, row, swapFirst, takeIn } from './kitchen';
 
 const POT =
   'Tab pot\nServes 2\n\n2 tbsp olive oil\n500 g potatoes\n300 g tomatoes\n\nHeat the oil and fry the potatoes.';
@@ -85,12 +85,7 @@ test.describe('undo', () => {
   test('the message takes back its own change, not the latest', async ({ page }) => {
     await openBench(page);
     await takeIn(page, POT);
-    await choose(page, '2 tbsp olive oil');
-    const swaps = page.getByRole('region', { name: 'Swaps' });
-    await swaps
-      .getByRole('button', { name: /Swap it/ })
-      .first()
-      .click();
+    await swapFirst(page, '2 tbsp olive oil');
     await expect(row(page, '2 tbsp olive oil')).toHaveCount(0);
     // the focus is back on a line, not lost with the panel
     await expect(page.locator('[data-line] button:focus')).toHaveCount(1);

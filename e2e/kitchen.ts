@@ -18,6 +18,16 @@ export const row = (page: Page, words: string): Locator =>
 export const choose = (page: Page, words: string): Promise<void> =>
   row(page, words).getByRole('button').first().click();
 
+/** Chooses a line and makes the first swap that is offered for it. */
+export async function swapFirst(page: Page, words: string): Promise<void> {
+  await choose(page, words);
+  await page
+    .getByRole('region', { name: 'Swaps' })
+    .getByRole('button', { name: /Swap it/ })
+    .first()
+    .click();
+}
+
 /** Puts a long text into a field at once, as a paste does. */
 export async function putText(field: Locator, text: string): Promise<void> {
   await field.evaluate((el, value) => {

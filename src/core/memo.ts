@@ -23,3 +23,20 @@ export function remember<T>(read: (text: string) => T, limit = 4000): (text: str
     return value;
   };
 }
+
+/**
+ * Remembers what was said of a part of something immutable, for as long as that part lives: a clause of a long sentence
+ * is asked the same for each of the foods in it.
+ *
+ * @param of a pure function of the whole and its part; a part belongs to one whole only
+ */
+export function rememberPart<W, P extends object, T>(of: (whole: W, part: P) => T): (whole: W, part: P) => T {
+  const known = new WeakMap<P, { readonly value: T }>();
+  return (whole, part) => {
+    const before = known.get(part);
+    if (before) return before.value;
+    const value = of(whole, part);
+    known.set(part, { value });
+    return value;
+  };
+}

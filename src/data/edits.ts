@@ -78,6 +78,10 @@ const inOne = <T>(db: DulvetDatabase, work: () => Promise<T>): Promise<T> =>
 export const editsOf = (db: DulvetDatabase, id: string): Promise<StoredEdit[]> =>
   db.edits.where('recipeId').equals(id).sortBy('seq');
 
+/** A recipe's edit that was made last, taken back or not. */
+const lastEdit = (db: DulvetDatabase, id: string): PromiseLike<StoredEdit | undefined> =>
+  db.edits.where('recipeId').equals(id).last();
+
 /** Edits of recipes since a time. */
 export const changesSinceCopy = (db: DulvetDatabase, since: number): Promise<number> =>
   db.edits.filter((e) => e.at > since).count();
@@ -99,35 +103,43 @@ function meeting(current: string, from: string, text: string): string {
   return (own && spliced(current, own)) ?? text;
 }
 
-/** Writes a change and remembers how to take it back; within a transaction. */
+/**
+ * Writes a change and remembers how to take it back; within a transaction.
+ *
+ * @param last the recipe's last edit, where the change may be one step with it
+ */
 async function record(
   db: DulvetDatabase,
   recipe: StoredRecipe,
+  last: StoredEdit | undefined,
   patch: RecipePatch,
   { now, key = null, swaps = [], counts = 1, from }: EditNote,
 ): Promise<EditResult> {
   const text = patch.text === undefined ? recipe.text : meeting(recipe.text, from ?? recipe.text, patch.text);
   const { text: _, ...after } = patch;
   const next = withFields(recipe, after, text, now);
+  const moved = text === recipe.text ? null : spliceOf(recipe.text, text);
+  const before = fieldsOf(recipe, patch);
+  // what was taken back stands last: where the last is not, none is
+  if (last?.seq !== undefined && key !== null && last.key === key && !last.undone) {
+    // one step with the edit before it, written in one go: a key that is typed waits for nothing
+    const original = last.text ? (spliced(recipe.text, inverse(last.text)) ?? recipe.text) : recipe.text;
+    await Promise.all([
+      db.recipes.put(next),
+      db.edits.put({
+        ...last,
+        text: original === text ? null : spliceOf(original, text),
+        before: { ...before, ...last.before },
+        after: { ...last.after, ...after },
+        at: now,
+      }),
+    ]);
+    return { ok: true, recipe: next, seq: last.seq };
+  }
   const edits = await editsOf(db, recipe.id);
-  const last = edits.filter((e) => !e.undone).at(-1);
   const undone = edits.filter((e) => e.undone);
   await db.edits.bulkDelete(undone.flatMap((e) => e.seq ?? []));
   await db.recipes.put(next);
-  const moved = text === recipe.text ? null : spliceOf(recipe.text, text);
-  const before = fieldsOf(recipe, patch);
-  if (last?.seq !== undefined && key !== null && last.key === key && undone.length === 0) {
-    // one step with the edit before it
-    const original = last.text ? (spliced(recipe.text, inverse(last.text)) ?? recipe.text) : recipe.text;
-    await db.edits.put({
-      ...last,
-      text: original === text ? null : spliceOf(original, text),
-      before: { ...before, ...last.before },
-      after: { ...last.after, ...after },
-      at: now,
-    });
-    return { ok: true, recipe: next, seq: last.seq };
-  }
   const edit: StoredEdit = {
     recipeId: recipe.id,
     text: moved,
@@ -160,8 +172,8 @@ export async function changeRecipe(
   const why = refusal(patch);
   if (why) return { ok: false, code: 'refused', message: why };
   return inOne(db, async () => {
-    const recipe = await db.recipes.get(id);
-    return recipe ? record(db, recipe, patch, note) : GONE;
+    const [recipe, last] = await Promise.all([db.recipes.get(id), lastEdit(db, id)]);
+    return recipe ? record(db, recipe, last, patch, note) : GONE;
   });
 }
 
@@ -236,6 +248,7 @@ export const takeBack = (db: DulvetDatabase, seq: number, now: number): Promise<
     return record(
       db,
       recipe,
+      undefined,
       { ...edit.before, text },
       { now, swaps: edit.swaps, counts: edit.counts > 0 ? -1 : 1 },
     );
@@ -246,6 +259,6 @@ export async function undoState(
   db: DulvetDatabase,
   id: string,
 ): Promise<{ canUndo: boolean; canRedo: boolean }> {
-  const edits = await editsOf(db, id);
-  return { canUndo: edits.some((e) => !e.undone), canRedo: edits.some((e) => e.undone) };
+  const [first, last] = await Promise.all([db.edits.where('recipeId').equals(id).first(), lastEdit(db, id)]);
+  return { canUndo: first?.undone === false, canRedo: last?.undone === true };
 }

@@ -2,10 +2,13 @@ import loadHighs from 'highs';
 import { adapt, type AdaptOptions, type ForDiner } from '@/core/adapt/adapt';
 import { solverOf } from '@/core/adapt/solver';
 import type { Adaptation } from '@/core/adapt/schema';
+import { roleOf } from '@/core/audit/role';
 import { recipeText } from '@/core/format/text';
 import { parseRecipe } from '@/core/recipe/parse';
+import type { Protocol, RoleId } from '@/core/protocol';
 import { readRecipe } from '@/core/read/read';
 import type { ReadRecipe, ReadSettings } from '@/core/read/types';
+import { flavourBack } from '@/core/swap/flavour';
 
 export type TextAdaptation =
   | { readonly ok: true; readonly adaptation: Adaptation }
@@ -35,6 +38,22 @@ function unknownLine(
       };
   }
   return null;
+}
+
+/** What each plan costs the dish on the tongue, a sentence each. */
+export function tastesOf(
+  text: string,
+  plans: Adaptation['plans'],
+  protocol: Protocol,
+  settings: ReadSettings,
+  role?: RoleId,
+): string[] {
+  const plain = recipeText(text);
+  const before = readRecipe(parseRecipe((plain.ok && plain.recipes[0]) || text), settings);
+  const part = role ?? roleOf(before).role;
+  return plans.map(
+    (plan) => flavourBack(before, readRecipe(parseRecipe(plan.text), settings), protocol, part).costs,
+  );
 }
 
 let highs: ReturnType<typeof loadHighs> | null = null;

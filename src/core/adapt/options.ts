@@ -100,7 +100,11 @@ function isAtHome(read: ReadRecipe, line: ReadLine, swap: SwapRow): boolean {
   // "sesame seeds, a pinch for the top" are no cream
   const creams = swap.roles.includes('cream') && !swap.roles.includes('topping');
   const seed = ['seed', 'nut'].includes(line.foods[0]?.food?.kind ?? '');
-  return !(creams && seed && (bestGrams(line) < LEAST_CREAM || ON_TOP.test(line.line.text)));
+  return !(
+    creams &&
+    seed &&
+    (bestGrams(line) < LEAST_CREAM || ON_TOP.test(line.line.text) || /\btoasted\b/i.test(line.line.text))
+  );
 }
 
 /** Cut so that it is coated, grilled or carved as a piece. */

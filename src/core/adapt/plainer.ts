@@ -68,8 +68,9 @@ export function plainerChoices(read: ReadRecipe, index: number, settings: ReadSe
 }
 
 /** "2 litres stock (I use 3 cubes)". */
-const MADE_OF_CUBES = /\b(?:stock|broth|bouillon)\b.*[(,;–-][^()]*\bcubes?\b/i;
-const OF_CUBES = /\s*[(,;–-][^(),;]*\bcubes?\b[^()]*\)?/i;
+const MADE_OF_CUBES =
+  /\b(?:stock|broth|bouillon)\b(?:.*[(,;–-]| (?:made |using |from )(?:up )?)[^()]*\bcubes?\b/i;
+const OF_CUBES = /\s*(?:[(,;–-]| (?:made|using|from)\b)[^(),;]*\bcubes?\b[^()]*\)?/i;
 
 /** Stock that is made of cubes, bought without salt. */
 function withoutCubes(read: ReadRecipe, index: number, settings: ReadSettings): Choice[] {

@@ -26,6 +26,11 @@ test.each([
   ['Mango smoothie bowl', 'breakfast'],
   ['Carrot cupcakes', 'snack'],
   ['Overnight oats', 'breakfast'],
+  ['Peanut stew without the peanut butter', 'main'],
+  ['Potato & leek soup - oil free', 'side'],
+  ['Wednesday: lentil soup', 'side'],
+  ['Sauce for pasta', 'sauce'],
+  ['Pie for supper', 'main'],
   ['Potatoes and chickpeas', 'main'],
 ])('%s is read as %s', (title, role) => {
   expect(roleIn(title)).toBe(role);

@@ -34,10 +34,10 @@ const RECIPES: readonly Expected[] = [
     name: 'dal',
     title: /dal I told you/,
     servings: [4, 4],
-    lines: [13, 1],
+    lines: [13, 2],
     steps: 1,
     unresolved: [],
-    method: ['refined-grain'],
+    method: ['fruit', 'refined-grain'],
     limits: { 'fat-share': 'over', 'no-added-oil': 'depends', 'not-plant': 'depends' },
   },
   {
@@ -138,7 +138,8 @@ const RECIPES: readonly Expected[] = [
     steps: 3,
     unresolved: [],
     method: [],
-    limits: { 'fat-share': 'near', sodium: 'within', 'no-added-oil': 'within' },
+    // a soup's share of the day, with a stock that is low in salt by one make or another
+    limits: { 'fat-share': 'near', sodium: 'depends', 'no-added-oil': 'within' },
   },
   {
     name: 'cookies',

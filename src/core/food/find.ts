@@ -1,7 +1,7 @@
 import rawNames from '@content/compiled/names.json';
-import { distance } from 'fastest-levenshtein';
 import { remember } from '@/core/memo';
 import { FOODS, type Food } from './table';
+import { isLike, SHORTEST_SLIP, slips, slipsAllowed } from './slips';
 import { isHarmless, nameKey, tokens } from './tokens';
 
 /** A food that words may mean. `confidence` 0–1: how much of the words the food's name accounts for. */
@@ -29,6 +29,8 @@ interface Index {
   readonly postings: ReadonlyMap<string, readonly number[]>;
   readonly exact: ReadonlyMap<string, Name>;
   readonly vocabulary: readonly string[];
+  /** Names of two words, written as one: "butterbean". */
+  readonly joined: ReadonlyMap<string, readonly string[]>;
   /** How telling a word is: the rarer, the more. */
   readonly idf: ReadonlyMap<string, number>;
 }
@@ -64,12 +66,20 @@ function indexOf(foods: readonly Food[]): Index {
     [food.name, ...food.names].forEach((text, i) => put(food, text, known?.[i] ?? tokens(text)));
   }
   const vocabulary = [...postings.keys()];
+  const joined = new Map(
+    names.flatMap(({ tokens: words }) => {
+      const one = words.join('');
+      return words.length === 2 && one.length > SHORTEST_JOINED && !postings.has(one) ? [[one, words]] : [];
+    }),
+  );
   const idf = new Map(
     vocabulary.map((t) => [t, Math.log(1 + names.length / (postings.get(t)?.length ?? 1))]),
   );
-  return { names, postings, exact, vocabulary, idf };
+  return { names, postings, exact, vocabulary, joined, idf };
 }
 
+/** Letters beyond which two words written as one are no other word by chance. */
+const SHORTEST_JOINED = 7;
 const UNKNOWN_WEIGHT = 2.2;
 const KNOWN_FLOOR = 3;
 /** Words that say a state, not a food: they weigh only where the state makes another food of it. */
@@ -111,7 +121,7 @@ const DRY_KINDS = new Set([
 
 /** A dry pan, and what is done dry, says nothing of the food. */
 const DRY_TOOL =
-  /\bdry (?:frying |non-?stick )?(?:pan|skillet|wok|tray|griddle|pot|heat|oven)\b|\b(?:roasted|toasted|baked|fried|popped|browned|charred|griddled|grilled|warmed|heated) (?:very )?dry\b|\bdry[- ](?:roasted|toasted|fried|popped)\b|\b(?:pat(?:ted)? |blot(?:ted)? |rub(?:bed)? |towel )dry\b|\bdry (?:on|with|off|them|it|well|thoroughly|between|really|very)\b/g;
+  /\b(?:rinsed|washed|drained|scrubbed|spun|blotted)\b[^,;()]{0,24}?(?:\band\b|&|\bthen\b)\s*(?:\w+ly )?dried\b|\bdry (?:frying |non-?stick )?(?:pan|skillet|wok|tray|griddle|pot|heat|oven)\b|\b(?:roasted|toasted|baked|fried|popped|browned|charred|griddled|grilled|warmed|heated) (?:very )?dry\b|\bdry[- ](?:roasted|toasted|fried|popped)\b|\b(?:pat(?:ted)? |blot(?:ted)? |rub(?:bed)? |towel )dry\b|\bdry (?:on|with|off|them|it|well|thoroughly|between|really|very)\b/g;
 const NO_SALT = /\b(?:no salt|unsalted|salt-free)\b/i;
 
 /** How much an unmatched state word speaks against a food (0 none). */
@@ -163,26 +173,18 @@ interface Query {
   readonly head: string;
 }
 
-/** Slips between two words: letters wrong, missing or too many, and two that changed places as one. */
-function slips(word: string, token: string): number {
-  const d = distance(word, token);
-  if (d !== 2 || word.length !== token.length) return d;
-  const at = [...word].findIndex((c, i) => c !== token[i]);
-  const swapped = word[at] === token[at + 1] && word[at + 1] === token[at];
-  return swapped && word.slice(at + 2) === token.slice(at + 2) ? 1 : d;
-}
+/** Common words that are no slip of a food's, whatever they are written like. */
+const ORDINARY: ReadonlySet<string> = new Set(rawNames.ordinary);
 
 /** Nearest word of the table for a misspelt one: one slip in short words, two in long ones. */
 function correctIn(index: Index, token: string): string | null {
-  if (token.length < 5) return null;
-  const allowed = token.length >= 8 ? 2 : 1;
+  if (token.length < SHORTEST_SLIP || ORDINARY.has(token)) return null;
+  const allowed = slipsAllowed(token);
   let found: string | null = null;
   let least = allowed + 1;
   const uses = (word: string) => index.postings.get(word)?.length ?? 0;
   for (const word of index.vocabulary) {
-    if (Math.abs(word.length - token.length) > allowed || word.length < 4) continue;
-    // the first letter is seldom wrong, and asking for it keeps "corn" from "horn"
-    if (word[0] !== token[0]) continue;
+    if (!isLike(word, token, allowed)) continue;
     const d = slips(word, token);
     const commoner = d === least && found !== null && uses(word) > uses(found);
     if (d < least || commoner) {
@@ -195,8 +197,10 @@ function correctIn(index: Index, token: string): string | null {
 
 function query(index: Index, correct: (token: string) => string | null, phrase: string): Query {
   let penalty = 1;
-  const list = tokens(phrase).map((token) => {
+  const list = tokens(phrase).flatMap((token) => {
     if (index.postings.has(token) || isHarmless(token) || STATE.has(token)) return token;
+    const two = index.joined.get(token);
+    if (two) return two;
     const fixed = correct(token);
     if (fixed === null) return token;
     penalty *= 0.92;
@@ -212,6 +216,8 @@ function search(index: Index, q: Query, notes: string, limit: number): readonly 
     ? tokens(
         notes
           .replace(DRY_TOOL, ' ')
+          // "the best you can get": what one can is no tin
+          .replace(/\b(?:you|i|we|they|it) can\b/gi, ' ')
           .replace(/\b(?:not|never|rather than|instead of|no need for) [\w-]+(?: [\w-]+)?/g, ' '),
       ).filter((t) => STATE.has(t) || t === 'inoil')
     : [];

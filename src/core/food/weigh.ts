@@ -97,6 +97,10 @@ const digits = (n: number) => (n >= 10 ? Math.round(n).toString() : Number(n.toP
 const show = ([low, best, high]: Three) =>
   low === high ? `${digits(best)} g` : `${digits(low)}–${digits(high)} g`;
 
+/** Weights that are printed on whole tins and jars (common practice in Europe and North America). */
+const TIN_SIZES = [390, 400, 410, 411, 420, 425, 439, 540, 567, 700, 720, 800, 2500];
+const isTinSize = (grams: number): boolean => TIN_SIZES.some((size) => Math.abs(size - grams) < 3);
+
 /** Grams of what a shop prints on a packet: a tin's liquid is not what goes into the pot. */
 function ofPackage(
   each: NonNullable<Measure['each']>,
@@ -105,8 +109,16 @@ function ofPackage(
 ): { grams: Three; why: string } | null {
   if (each.unit.kind === 'mass') {
     const grams = mul(each.quantity, each.unit.size ?? ONE);
-    const share = each.drained ? null : packageShare(food);
-    if (!share) return { grams, why: `${show(grams)} in each` };
+    const share = packageShare(food);
+    if (!share || (each.drained && (each.net || !isTinSize(grams[1]))))
+      return { grams, why: `${show(grams)} ${share ? 'drained' : 'in each'}` };
+    if (each.drained) {
+      const [low, best] = mul(grams, share.factor);
+      return {
+        grams: [low, best, grams[2]],
+        why: `${show(grams)} is the size of a tin: it may be weighed with or without its liquid`,
+      };
+    }
     return { grams: mul(grams, share.factor), why: `${show(grams)} printed; ${share.says}` };
   }
   const ml = millilitres(each.unit, settings);
@@ -198,7 +210,8 @@ function ofMeasure(
   words = '',
 ): { grams: Three; why: string[] } | null {
   const quantity = mul(m.quantity, m.factor);
-  const unit = m.unit ?? unitBehind(words, food);
+  // "1 whole garlic bulb": the bulb is what there is one of
+  const unit = m.unit && m.unit.id !== 'piece' ? m.unit : (unitBehind(words, food) ?? m.unit);
   const one = m.each
     ? ofPackage(m.each, food, settings)
     : unit
@@ -249,7 +262,7 @@ export function weigh(words: FoodWords, bought: Food, settings: MeasureSettings)
       const each = {
         quantity: mul(equivalent.quantity, equivalent.factor),
         unit: equivalent.unit,
-        drained: false,
+        drained: equivalent.drained === true,
       };
       return toWeighed([ofMeasure({ ...only, each }, food, settings)]);
     }

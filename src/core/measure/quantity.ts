@@ -17,27 +17,54 @@ export function numberOf(word: string | undefined): number | null {
   return q && q.end === word?.length ? q.best : null;
 }
 
+const UNITS = 'one two three four five six seven eight nine'.split(' ');
+const TEENS = 'ten eleven twelve thirteen fourteen fifteen sixteen seventeen eighteen nineteen'.split(' ');
+const TENS = 'twenty thirty forty fifty sixty seventy eighty ninety'.split(' ');
 const WORDS: Record<string, number> = {
   a: 1,
   an: 1,
-  one: 1,
-  two: 2,
-  three: 3,
-  four: 4,
-  five: 5,
-  six: 6,
-  seven: 7,
-  eight: 8,
-  nine: 9,
-  ten: 10,
-  eleven: 11,
-  twelve: 12,
-  fifteen: 15,
-  sixteen: 16,
-  twenty: 20,
   both: 2,
+  ...Object.fromEntries(UNITS.map((w, i) => [w, i + 1])),
+  ...Object.fromEntries(TEENS.map((w, i) => [w, i + 10])),
+  ...Object.fromEntries(TENS.map((w, i) => [w, (i + 2) * 10])),
 };
 const wordList = Object.keys(WORDS).join('|');
+const BELOW_HUNDRED = `(?:(?:${TENS.join('|')})(?:[ -](?:${UNITS.join('|')})\\b)?|${[...TEENS, ...UNITS].join('|')})`;
+/** Behind hundreds said without the word: "two fifty g". */
+const WEIGHT = '(?= ?(?:g|grams?|ml|mils?|millilitres?|milliliters?)\\b)';
+/** "three hundred and fifty", "a hundred", "twenty-five", "two fifty grams". */
+const SPELLED = new RegExp(
+  `(?:(?:an? |(${BELOW_HUNDRED}) )?(hundred)\\b(?: (?:and )?(${BELOW_HUNDRED})\\b)?|(${UNITS.join('|')}) ((?:${TENS.join('|')})(?:[ -](?:${UNITS.join('|')}))?)${WEIGHT}|((?:${TENS.join('|')})[ -](?:${UNITS.join('|')})\\b))`,
+  'y',
+);
+const belowHundred = (words: string): number =>
+  words.split(/[ -]/).reduce((sum, w) => sum + (WORDS[w] ?? 0), 0);
+
+/**
+ * A number above ten that is spelled out at a place of a text in lower case: "three hundred and fifty", "a hundred",
+ * "fifteen", "two fifty g"; null where none stands there. A share ("seventy percent") is none.
+ */
+export function spelledNumber(text: string, at: number): { value: number; end: number } | null {
+  SPELLED.lastIndex = at;
+  const m = SPELLED.exec(text);
+  let found: { value: number; end: number } | null = null;
+  if (m) {
+    const [whole, hundreds, hundred, rest, short, behind, tens] = m;
+    const value = hundred
+      ? (hundreds ? belowHundred(hundreds) : 1) * 100 + (rest ? belowHundred(rest) : 0)
+      : short
+        ? (WORDS[short] ?? 0) * 100 + belowHundred(behind ?? '')
+        : belowHundred(tens ?? '');
+    found = { value, end: at + whole.length };
+  } else {
+    ABOVE_TEN.lastIndex = at;
+    const word = ABOVE_TEN.exec(text);
+    if (word) found = { value: WORDS[word[0]] ?? NaN, end: ABOVE_TEN.lastIndex };
+  }
+  return found && !PERCENT.test(text.slice(found.end, found.end + 10)) ? found : null;
+}
+const ABOVE_TEN = new RegExp(`(?:${[...TEENS.slice(1), ...TENS].join('|')})\\b`, 'y');
+
 const FRACTIONS: Record<string, number> = {
   half: 1 / 2,
   third: 1 / 3,
@@ -120,6 +147,9 @@ function single(
     }
     return Number.isFinite(value) ? { value: [value, value, value], end, article: false } : null;
   }
+  const spelled = spelledNumber(text, at);
+  if (spelled)
+    return { value: [spelled.value, spelled.value, spelled.value], end: spelled.end, article: false };
   WORD.lastIndex = at;
   const word = WORD.exec(text);
   if (word) {
@@ -130,18 +160,21 @@ function single(
   return null;
 }
 
+const PERCENT = /^(?: ?%|[ -]per ?cent\b)/;
+/** Behind a number: "40 min.", "2 hours" say how long, and no amount. */
+export const A_TIME = /^\s*-?(?:mins?|minutes?|hours?|hrs?|secs?|seconds?)\b/i;
 const JOIN = /[ ]*(?:-|to\b|or\b|up to\b)[ ]*/y;
 
 /**
  * Reads a quantity: "2", "1 1/2", "1-1/2", "2,5", "1,000", "half a", "a dozen", "a couple of",
- * "2 to 2 1/2", "4-6", "2 or 3", "one and a half". Expects text in lower case with vulgar fractions
+ * "2 to 2 1/2", "4-6", "2 or 3", "one and a half", "three hundred and fifty". Expects text in lower case with vulgar fractions
  * written out (see recipe/clean).
  *
- * @returns null where no quantity stands at the position.
+ * @returns null where no quantity stands at the position; a share of a hundred ("100% rye") is none.
  */
 export function readQuantity(text: string, at: number): Quantity | null {
   const first = single(text, at);
-  if (!first) return null;
+  if (!first || PERCENT.test(text.slice(first.end, first.end + 10))) return null;
   JOIN.lastIndex = first.end;
   if (!first.article && JOIN.test(text)) {
     const second = single(text, JOIN.lastIndex);

@@ -26,12 +26,18 @@ const applies = (rule: PreparationFile['rules'][number], food: Food): boolean =>
  */
 export function preparationEffect(food: Food, said: string, fromCan: boolean): PreparationEffect | null {
   let unsaid: PreparationEffect | null = null;
+  const found: PreparationEffect[] = [];
   for (const rule of rules) {
     if (!rule.sodium || !applies(rule, food)) continue;
     const effect = { sodium: rule.sodium, says: rule.says, source: rule.source };
     if (rule.when.includes('')) unsaid = effect;
-    else if (rule.when.some((w) => matches(said, w))) return effect;
+    else if (rule.when.some((w) => matches(said, w))) found.push(effect);
   }
+  const [first] = found;
+  // "one tin with its liquid, one drained": both are said, and it is between them
+  const more = found.some((e) => e.sodium[1] > 1) && found.some((e) => e.sodium[1] <= 1);
+  if (first && !(more && unsaid)) return first;
+  if (first) return unsaid;
   return fromCan && food.adds.includes('salt') ? unsaid : null;
 }
 

@@ -38,12 +38,19 @@ export const roleLabel = (role: RoleId): string => file.roles[role].label;
 
 /** The role that a dish's title says it has; null where it says none. */
 export function roleFromTitle(title: string): RoleId | null {
+  const [first = '', ...behind] = title.toLowerCase().split(/\s*:\s+/);
+  const own = roleOfHead(first);
+  // "Wednesday: lentil soup"
+  return own ?? (behind[0] === undefined ? null : roleOfHead(behind[0]));
+}
+
+/** "sauce for pasta" is a sauce, but "pie for supper" is one for supper. */
+const NAME_ENDS =
+  /\b(?:with|without|minus|from|in|on|and|over|&|for (?!(?:the )?(?:supper|dinner|lunch|tea|breakfast|brunch|main)))\b|[,(]|\s[-–—|/]\s/;
+
+function roleOfHead(title: string): RoleId | null {
   // what comes last names the dish: "bread with walnut sauce" is no sauce, "walnut sauce" is one
-  const head =
-    title
-      .toLowerCase()
-      .split(/\b(?:with|in|on|and|over|&)\b|[,(:]/)[0]
-      ?.trim() ?? '';
+  const head = title.split(NAME_ENDS)[0]?.trim() ?? '';
   let found: RoleId | null = null;
   let longest = 0;
   // the longest words say most: a smoothie bowl is no bowl

@@ -1,6 +1,7 @@
 import { parseRecipe } from '@/core/recipe/parse';
 import { US_MEASURES } from '@/core/measure/units';
 import { readLineWords } from '@/core/recipe/line';
+import { readLine } from './line';
 import { readRecipe } from './read';
 
 const SERVINGS = 6;
@@ -102,5 +103,29 @@ describe('words beside the amount', () => {
   ])('cubes in water are stock, ice is not: %s', (line, food) => expect(words(line)[0]).toBe(food));
   test('another food behind an amount is no kind of the first', () => {
     expect(words('onion, 2 tbsp tahini')[0]).toBe('onion');
+  });
+});
+
+describe('a line that is for each who eats', () => {
+  const read = (text: string) =>
+    readLine(
+      { text, start: 0, end: text.length, section: null },
+      { measures: US_MEASURES, corrections: {} },
+      SERVINGS,
+    ).foods[0]?.grams;
+  const LINES = [
+    '2 pittas',
+    '1 wholemeal roll',
+    '2 slices wholemeal bread',
+    'a banana',
+    '1 tbsp tahini',
+    '2 rotis',
+  ];
+  const HOW = ['toasted', 'warmed through', 'no butter', 'dry', 'homemade, no oil', 'torn up'];
+  test.each(LINES.flatMap((line) => HOW.map((how) => [line, how])))('%s each, %s', (line, how) => {
+    const once = read(line);
+    const each = read(`${line} each, ${how}`);
+    // whatever is said of them, everybody has so many
+    expect(each?.low).toBeGreaterThanOrEqual((once?.low ?? Infinity) * SERVINGS * 0.9);
   });
 });

@@ -39,7 +39,13 @@ const MADE_UP = new Set(['ml', 'l', 'dl', 'cl', 'cup', 'pint', 'quart', 'fl oz']
 const PLANT_BASE = /(?:^|,)\s*(soya?|oat|almond|coconut|cashew|tofu|pea|hemp|rice|vegan)\s*(?:,|$)/;
 /** A plant before an animal food's name: "soy cottage cheese". */
 const PLANT_BEFORE = /^(?:[a-z-]+ )?(soya?|oat|almond|coconut|cashew|tofu|hemp|pea)\s+[a-z]/;
-const STYLE = /\b[\w-]+[- ]style\s+/;
+const STYLE = /\b[\w-]+[- ](?:style|type|esque)\s+/i;
+const OF_BEANS =
+  /^(?:(?:red )?kidney|black|butter|white|pinto|haricot|borlotti|navy|black[- ]eyed|broad|fava|flageolet|aduki)\b/;
+const BOILED_IN =
+  /^(?:(?:the|hot|reserved|cooking|boiling|starchy) )*([a-z]+(?: [a-z]+)?)(?:'s)? (?:cooking )?water$/i;
+/** What is boiled in water that is kept: its water brings next to nothing. */
+const WATERY = new Set(['vegetable', 'leaf', 'starch', 'mushroom', 'whole-grain', 'refined-grain']);
 const JUICED = /\bjuiced\b|\bjuice only\b|\bjuice of\b|\bsqueezed\b|^\s*juice\b/;
 
 const ZEST_ONLY = /\b(?:zest|rind|peel|skin) only\b|\bonly the (?:zest|rind|peel)\b/;
@@ -58,6 +64,10 @@ const GRAIN =
   /^(?:rye|wholemeal|whole[- ]?wheat|whole[- ]?grain|white|brown|granary|multigrain|spelt|seeded)$/;
 /** Kinds that are also sold fried; by the piece they are not. */
 const FRESH = new Set(['vegetable', 'mushroom']);
+
+const LENTIL = /lentil|\b(?:dal|dhal|masoor|toor|urad|moong|mung)\b/;
+/** What is made of pulses and comes in no tin. */
+const NO_TIN = /flour|pasta|noodle|sprout|meal|flakes/;
 
 /** Grams beyond which what was found as a spice is a vegetable of that name. */
 const MOST_SPICE_G = 60;
@@ -163,6 +173,9 @@ export function find(line: FoodWords, larder: Larder): Found {
     const unclaimed = words.notes.replace(CLAIM, ' ');
     if (unclaimed !== words.notes) take(findFood(phrase, unclaimed));
   }
+  // "1 tin kidney", "a tin of black": beans
+  if (can && (best?.confidence ?? 0) < SURE && OF_BEANS.test(plain))
+    take(findFood(`${phrase} beans`, words.notes));
   // "two tins of water": the tin is the measure
   if (can && (best?.confidence ?? 0) < SURE)
     take(findFood(plain, words.notes).filter((c) => c.food.kind === 'water'));
@@ -173,7 +186,9 @@ export function find(line: FoodWords, larder: Larder): Found {
     .trim();
   // what the notes already led to is not turned again: "tomatoes, canned, no salt added"
   const ledTo = new Set(tokens(best?.as ?? ''));
-  if (after && /^[a-z ]{2,24}$/.test(after) && !tokens(after).every((t) => ledTo.has(t))) {
+  // "3 medium tomatoes, puréed": so many whole ones are what they are
+  const counted = words.measures.some((m) => m.size);
+  if (after && !counted && /^[a-z ]{2,24}$/.test(after) && !tokens(after).every((t) => ledTo.has(t))) {
     const named = larder.finder.ofName(tokens(`${after} ${words.food}`));
     // "peanuts, dry roasted, unsalted": of what is called so, the one that all of the words allow
     const turned =
@@ -214,6 +229,11 @@ export function find(line: FoodWords, larder: Larder): Found {
     const plain = findFood(words.food.replace(STYLE, ''), words.notes);
     take(plain);
   }
+  // "100 ml of the cauli water": what it was boiled in
+  const boiled = (best?.confidence ?? 0) < SURE ? BOILED_IN.exec(words.food)?.[1] : undefined;
+  const inPot = boiled ? (findFood(boiled, '', 1)[0]?.food.kind ?? '') : '';
+  if (WATERY.has(inPot)) take(findFood('water', ''));
+  if (inPot === 'bean') take(findFood('bean cooking water', ''));
   // beans that are drained came out of a can or a jar
   const packaged = words.measures.some((m) => m.unit?.package);
   const drained = /\bdrained\b/.test(words.notes) && !/\b(?:soaked|cooked|boiled)\b/.test(words.notes);
@@ -225,6 +245,12 @@ export function find(line: FoodWords, larder: Larder): Found {
   ) {
     const again = findFood(`canned ${words.food}`, words.notes);
     take(again);
+  }
+  // "2 tins flageolet": a pulse that has no row of its own tinned is as others are
+  if (can && best && best.confidence >= SURE && best.food.kind === 'bean' && best.food.nova === 1) {
+    const name = `${best.food.name} ${best.as}`.toLowerCase();
+    if (!weigh(words, best.food, US_MEASURES) && !NO_TIN.test(name))
+      take(findFood(LENTIL.test(name) ? 'canned lentils' : 'canned white beans', words.notes));
   }
   if (
     best?.food.kind === 'spice' &&

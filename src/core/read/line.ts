@@ -47,7 +47,13 @@ function withoutUnit(words: FoodWords): FoodWords | null {
 /** "a few pumpkin seeds": of what nobody counts, about a spoonful (common practice). */
 function aFew(words: FoodWords, food: Food, settings: ReadSettings): Weighed | null {
   const [m] = words.measures;
-  if (!m || words.measures.length > 1 || m.unit !== null || !m.readings.some((r) => /\bfew\b/.test(r)))
+  if (
+    !m ||
+    words.equivalent ||
+    words.measures.length > 1 ||
+    m.unit !== null ||
+    !m.readings.some((r) => /\bfew\b/.test(r))
+  )
     return null;
   const [spoon] = readLineWords(`1 tbsp ${words.food}`).foods;
   const one = spoon && weigh(spoon, food, settings.measures);
@@ -127,8 +133,8 @@ function readFood(
     return MATTERS_LITTLE.has(f.kind) ? anyAmount(f, servings) : null;
   };
   const one = amountOf(food);
-  const everyone =
-    line.perHead && (words.equivalent !== null || words.measures.some((m) => m.stated || m.unit !== null));
+  // what is not said at all is by the plate already
+  const everyone = line.perHead && (words.equivalent !== null || words.measures.length > 0);
   const main = !one
     ? one
     : everyone
@@ -271,7 +277,7 @@ export const sectionSays = (
   section: string | null,
 ): { readonly each: boolean; readonly optional: boolean } => ({
   each: PER_ONE.test(section ?? ''),
-  optional: /^(?:optional|if you (?:like|want|wish))\b/i.test(section ?? ''),
+  optional: /(?:^|\()(?:optional|if you (?:like|want|wish))\b/i.test(section ?? ''),
 });
 
 /** Reads one ingredient line: which foods, how many grams, and all that its words allow. */

@@ -4,6 +4,7 @@ import { exact, over, range } from '@/core/range/range';
 import type { Recipe } from '@/core/recipe/source';
 import { scaled } from '@/core/food/nutrients';
 import { broughtBy } from './brought/brought';
+import { ofTheSame } from './elided';
 import { remembered } from './remembered';
 import { sentencesOfLiquid, withItsLiquid } from './liquid';
 import { partShares, type PartShare } from './parts';
@@ -87,8 +88,14 @@ function readWhole(recipe: Recipe, settings: ReadSettings): ReadRecipe {
 function readFor(recipe: Recipe, settings: ReadSettings, servings: ReadServings): ReadRecipe {
   const parts = partShares(recipe, servings.range);
   const liquid = sentencesOfLiquid(recipe);
+  let last: ReadLine | undefined;
   const lines = recipe.lines.map((line) => {
-    const listed = remembered(line, settings, servings.range.best);
+    const alone = remembered(line, settings, servings.range.best);
+    // "100 g white" below the wholemeal flour
+    const whole = ofTheSame(alone, last);
+    const full = whole ? remembered(whole, settings, servings.range.best) : null;
+    const listed = full && full.missing === null ? { ...full, line } : alone;
+    last = listed;
     const wet = withItsLiquid(line, listed, liquid);
     const read = wet ? { ...remembered(wet, settings, servings.range.best), line } : listed;
     const part = line.section === null ? undefined : parts.get(line.section);

@@ -8,8 +8,8 @@ import type { ReadLine } from './types';
 const wordsOf = remember((text: string): readonly string[] => tokens(text));
 const setOf = remember((text: string): ReadonlySet<string> => new Set(tokens(text)));
 
-/** The last word of a name: what it is, before what is said of it behind a comma or in brackets. */
-const headOf = (name: string): string | undefined => wordsOf(name.replace(/[,(].*$/, '')).at(-1);
+/** The last word of a name: what it is, before what is said of it behind a comma or in brackets, or what it is from. */
+const headOf = (name: string): string | undefined => wordsOf(name.replace(/[,(].*$|\sfrom\s.*$/, '')).at(-1);
 
 interface Listed {
   readonly ids: ReadonlySet<string>;
@@ -31,6 +31,10 @@ export interface Cover {
   readonly partHeads: ReadonlySet<string>;
   readonly title: ReadonlySet<string>;
 }
+
+/** "aquafaba (from a tin of chickpeas)": what else the tin holds is not on the list. */
+const OUT_OF_TIN =
+  /\b(?:from|off|out of)\s+(?:an?|the|one|two|1|2|your)\s+(?:tins?|cans?|jars?)\s+of\s+[a-z]+(?:\s[a-z]+)?/gi;
 
 /** By what a line's words were read as: lines come anew with every text, their readings stay. */
 const listed = new WeakMap<
@@ -61,7 +65,7 @@ function listedOf(line: ReadLine): Listed {
   const called = new Set(foods.flatMap((f) => [headOf(f.text) ?? '', ...(f.food ? headsOf(f.food) : [])]));
   const stocks = foods.flatMap((f) => (f.food?.kind === 'stock' ? [f.food, ...f.might] : []));
   const unsalted = stocks.length > 0 && !stocks.some(isSalted);
-  const out = { ids, kinds, heads, called, unsalted, words: setOf(line.line.text) };
+  const out = { ids, kinds, heads, called, unsalted, words: setOf(line.line.text.replace(OUT_OF_TIN, ' ')) };
   listed.set(line.foods, { alternatives: line.alternatives, text: line.line.text, own: out });
   return out;
 }

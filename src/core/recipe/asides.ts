@@ -6,19 +6,19 @@ const IF_TAIL =
   /,?\s+\b(?:if|when|unless)\s+(?:you|i|we|they|he|she|the|your|it|there|any(?:one|body)|no ?one|people|kids|needed|necessary|possible|available|allowed|in season|feeling|not)\b[^()]*$/;
 /** "(I use none)", "(I only take half, the rest freezes)", "(we do 3)": what the cook really takes. */
 const OWN_WAY =
-  /\(\s*(?:[^()]{0,40}?(?:\bso\s+|[,;]\s*(?:but\s+)?))?(?:i|we)(?:'ve| have)?\s+(?:only |just |usually |now |always |often |mostly |normally )?(?:use|used|put|take|took|do|did|have|add|added|weigh(?:ed)?|make it|make that|made it)\s*:?\s+(?:only |just |about )?([^()]*)\)/;
+  /\(\s*(?:[^()]{0,40}?(?:\bso\s+|[,;]\s*(?:but\s+)?))?(?:i|we)(?:'ve|'m|'re| have| am| are)?\s+(?:only |just |usually |now |always |often |mostly |normally )?(?:(?:gone |got |come |cut (?:it |this |that )?)?(?:right |way )?down to|use|used|put|take|took|do|did|have|add|added|weigh(?:ed)?|make it|make that|made it)\s*:?\s+(?:only |just |about )?([^()]*)\)/;
 /** ", 1½ tbsp is plenty": how much is enough. */
 export const ENOUGH =
   /[,;]\s*((?:about |maybe )?[\d½¼¾⅓⅔][^,;()]*?)\s+(?:is|are|will be|would be|does|will do)\s+(?:plenty|enough|fine|ample|lots)\s*$/;
 /** "1 tsp sugar - I use half a date": the same behind a dash or comma, to the end. */
 const OWN_TAIL =
-  /(?:\s+[-–—,;]|[.!]+)\s*(?:but )?(?:i|we)(?:'ve|'d|'m|'re| have| am| are)?\s+(?:only |just |usually |now |always )?(?:use|do|put(?: in)?|take|have|get away with|make do with|stick to|go with|(?:gone|go|got|come|cut(?: it| this| that| these| them)?|reduced? (?:it|this|that|these|them))\s*(?:right |way )?(?:down|back)?\s*to|down to)\s+([^(),;]+?)(?:[,;]\s*(?:but |though )?(?!(?:or|and|plus|to)\b)[a-z]+ (?:would|uses|puts|likes|has|takes|does|might|says|wants)\b[^()]*)?$/;
+  /(?:\s+[-–—,;]|[.!]+)\s*(?:but )?(?:i|we)(?:'ve|'d|'m|'re| have| am| are)?\s+(?:only |just |usually |now |always )?(?:use|do|put(?: in)?|take|have|get away with|make do with|stick to|go with|(?:gone|go|got|come|cut(?: it| this| that| these| them)?|reduced? (?:it|this|that|these|them))\s*(?:right |way )?(?:down|back)?\s*to|down to)\s+([^(),;]+?)(?:[,;]\s*(?:but |though )?(?!(?:or|and|plus|to)\b)[a-z]+ (?:would|uses|puts|likes|has|takes|does|might|says|wants)\b[^()]*|[,;]\s*(?:and )?(?:i )?(?:freeze|keep|save|store|the rest)\b[^()]*)?$/;
 /** "oil to fry, you lose maybe 6 tbsp of it": what is eaten of it. */
 const LOST =
   /\s*[-–—,;(]\s*(?:you|it|they|we) (?:lose|loses|absorb|absorbs|soak up|soaks up|drink|drinks|take up|takes up)\s+(?:about |maybe |around |roughly )?([^(),;]+?)(?: of it)?\s*\)?\s*$/;
 /** "1 avocado, half of it", "1 cabbage (only half)": a share of the line. */
 const SHARE_OF_IT =
-  /[,;(]\s*(?:only |just |about |i use )*((?:a )?half|a third|a quarter|two thirds|three quarters)(?: of (?:it|them|the (?:tin|can|jar|amount|packet)))?(?: only)?\s*\)?\s*$/;
+  /(?:[,;(]|\s[-–—])\s*(?:only |just |about |i use )*((?:a )?half|a third|a quarter|two thirds|three quarters)(?: of (?:it|them|the (?:tin|can|jar|amount|packet)))?(?: only)?\s*\)?\s*$/;
 /** "(no!)", "(nope)": not here, whatever stands before it. */
 const NO_BRACKET = /\(\s*(?:no+|nope|never|not (?:for us|any ?more|now|here)|skip(?:ped)?)\s*[!.]*\s*\)/;
 /** "(can avoid, I do)": it may be left out, and is. */
@@ -31,13 +31,16 @@ const WAS_ONCE =
   /\(\s*(?:orig(?:inal(?:ly)?)?|was|used to be|before|book|trad(?:itional(?:ly)?)?)\b\s*:?[^()]*\)/;
 /** "if you have one (I don't)": the cook takes none of it. */
 const NOT_MINE =
-  /\(\s*(?:i|we)\s+(?:don'?t|do not|never(?: do| use (?:it|them|any))?|haven'?t|skip(?: it| this| that| them)?|leave (?:it|that|this|them) out|omit (?:it|this|that|them))(?: ever| bother| any more)?\s*[!.]*\s*\)|[-–—,;]\s*(?:[a-z]+ (?:people|cooks|recipes) [a-z ]+,\s*)?(?:but )?(?:i|we)\s+(?:don'?t|do not|never do|skip(?: it| this| that| them)?|leave (?:it|that|this|them) out)(?: bother| any more)?\s*[!.]*\s*$|\s(?:[-–—]|:)\s*(?:just )?(?:leave (?:it |them |this )?out|left out|omit(?:ted)?(?: it)?|skip(?:ped)?(?: it)?|none|not used|no thanks)\s*[!.]*\s*$/;
+  /\(\s*(?:opt(?:ional)?\.?\s*[,;:–-]?\s*(?:but |and )?)?(?:i|we)\s+(?:don'?t|do not|never(?: do| use (?:it|them|any))?|haven'?t|skip(?: it| this| that| them| these| those)?|leave (?:(?:it|that|this|them|these) )?out|omit (?:it|this|that|them))(?: ever| bother| any more)?\s*[!.]*\s*(?:(?:[,;–-]|\band\b|\bso\b)(?=[^()]*\b(?:instead|rather|use|paper|water|non-?stick|mat|dry)\b)[^()]*)?\)|[-–—,;.!]\s*(?:[a-z]+ (?:people|cooks|recipes) [a-z ]+,\s*)?(?:but )?(?:i|we)\s+(?:don'?t|do not|never do|skip(?: it| this| that| them)?|leave (?:it|that|this|them) out)(?: bother| any more)?\s*[!.]*\s*$|\s(?:[-–—]|:)\s*(?:just )?(?:leave (?:it |them |this )?out|left out|omit(?:ted)?(?: it)?|skip(?:ped)?(?: it)?|none|not used|no thanks)\s*[!.]*\s*$/;
 /** "no salt added if you can find it": as good as not said, where the plain one may be what there is. */
 const IF_FOUND =
   /\s*(?:[-–—,(]\s*)?\b(?:no (?:added )?(?:salt|sugar|oil)(?: added)?|(?:un|low-?|reduced-?|less )(?:salted|sweetened|salt|sodium|sugar)|oil[- ]free)\s+(?:one |ones |kind )?if (?:you|we|i|they)(?: can)? (?:find|get|have|see)(?: it| them| one| some)?\)?/;
 /** "(check for lime and corn only)", "(must be oil-free)": what to look for on the packet. */
 export const TO_CHECK =
   /\(\s*(?:check|read|look (?:at|for)|see|make sure|watch|mind|beware|careful)\b[^()]*\)/;
+/** "200 g cooked buckwheat (that's about 80 dry)": the same weighed otherwise. */
+const WEIGHED_OTHERWISE =
+  /\((?<=^\s*(?:about )?\d[\d.]* ?(?:g|kg|oz|lbs?)\b[^()]*\()(?:that'?s|which is|that is|it'?s|i\.e\.|=|or|from)\s*(?:about |roughly |around |~ ?)?\d[\d.]* ?(?:g|oz)? ?(?:dry|dried|raw|uncooked|cooked)(?: weight)?\)/;
 /** "walnuts - leave out for a low fat version". */
 const LEAVE_TAIL =
   /\s+[-–—,;]\s*(?:leave (?:it |them |these )?out|skip(?: it| them)?|omit)\b[^()]*$|\(\s*(?:just )?(?:leave (?:it |them |these )?out|skip|omit)\b[^()]*\)/;
@@ -84,12 +87,20 @@ function ownWay(way: string): OwnWay | null {
     SHARES[said] ?? SHARES[said.replace(/ (?:of it|that|of that|the (?:can|tin|jar|amount))$/, '')];
   if (share !== undefined) return { share: [share, share, share], words: first };
   // "1/4 each" of it
-  const each = said.replace(/\s+(?:each|apiece|a head|pp)$/, '');
+  const each = said
+    .replace(/\s+(?:now|nowadays|these days)$/, '')
+    .replace(/\s+(?:each|apiece|a head|pp)$/, '');
   const r = new Reader(each, each);
   const found = readMeasures(r);
   const rest = r.text.slice(r.at).trim();
   if (found.measures.some((m) => m.stated || m.unit !== null) && !rest)
-    return { measures: found.measures, words: first, each: each !== said };
+    return { measures: found.measures, words: first, each: /\b(?:each|apiece|a head|pp)\b/.test(said) };
+  // "I do 2 tbsp + extra mushrooms"
+  if (
+    found.measures.some((m) => m.unit !== null) &&
+    /^(?:\+|plus|and|&) (?:extra|more|some)\b[^\d]*$/.test(rest)
+  )
+    return { measures: found.measures, words: first };
   // "1 tsp in a spray over the whole lot": where it goes
   if (found.measures.some((m) => m.unit !== null) && /^(?:in|over|on|across|for|at)\b/.test(rest))
     return { measures: found.measures, words: first };
@@ -108,6 +119,7 @@ function ownWay(way: string): OwnWay | null {
 
 /** All that is said beside a line and is no part of its food's name, to be taken out before it is read. */
 export const ASIDES: readonly RegExp[] = [
+  WEIGHED_OTHERWISE,
   CAN_AVOID,
   WAS_ONCE,
   TO_CHECK,

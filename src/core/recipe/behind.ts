@@ -12,10 +12,10 @@ interface Behind {
   readonly source: string;
 }
 
-const NUMBER = String.raw`(?:\d[\d\s./-]*|[½⅓⅔¼¾⅛]|half\s+an?|an?)`;
+const NUMBER = String.raw`(?:\d[\d\s./-]*|[½⅓⅔¼¾⅛]|half(?:\s+an?)?|quarter(?:\s+an?)?|one|two|three|four|an?)`;
 /** An amount that ends the words: "flour 200 g", "tahini - 2 tbsp", "carrots x 2". */
 const AT_END =
-  /^(.*?[a-z)])(?<!\b(?:half|of))\s*(?:[-:x,]\s*)?\s(?:x\s*)?((?:about\s+)?(?:\d[\d\s./-]*\s*[a-z. ]*|(?:half |(?:a |one |three )?(?:quarters?|third) of |two thirds of )?an? (?:good |big |small |large |wee )?(?:thumb|inch|handful|pinch|bunch|knob|splash|tin|can|jar|bag|cup|mug|tsp|tbsp|teaspoon|tablespoon)))$/;
+  /^(.*?[a-z)])(?<!\b(?:half|of))\s*(?:[-:x,]\s*)?\s(?:x\s*)?((?:about\s+)?(?:\d[\d\s./-]*\s*[a-z. ]*|(?:half |(?:a |one |three )?(?:quarters?|third) of |two thirds of )?an? (?:good |big |small |large |wee )?(?:thumb|inch|handful|pinch|bunch|knob|splash|tin|can|jar|bag|cup|mug|tsp|tbsp|teaspoon|tablespoon)|(?:half|quarter|one|two|three|four) (?:heaped |level |good |big |small |large )?(?:thumb|inch|handful|pinch|bunch|knob|splash|tin|can|jar|bag|cup|mug|katori|tsp|tbsp|teaspoon|tablespoon)s?|(?:half|one|two|three|four|five|six)))$/;
 const ALONE =
   /^()((?:about\s+)?(?:\d[\d\s./-]*\s*[a-z. ]*|(?:half|an?|one|two|three|quarter|third)\b[a-z ]{2,40}))$/;
 /** An amount between the name and what is said of it: "rajma 1/4 cup likewise". */
@@ -26,15 +26,15 @@ const INSIDE = new RegExp(
 const PURPOSE = /\s+(?:for|on|over|at|per|to|in all|altogether|in total|if|as)\b.*$/;
 /** "150 g dry": how it was weighed. */
 const SAYS_STATE =
-  /\s+(?:only|just|max|dry|dried|cooked|raw|uncooked|drained|frozen|fresh|dry weight|raw weight)\s*$/;
+  /(?:\s+(?:only|just|max|dry|dried|cooked|raw|uncooked|drained|frozen|fresh|weight|total|altogether))+\s*$/;
 const SAYS_HOW = new Set('likewise too also same again each both dry dried cooked raw total'.split(' '));
 const LEAD =
-  /^(?:about |a |an |half|one|two|three|four|five|six|\d|½|¼|¾|⅓|⅔|(?:pinch|handful|splash|dash|drizzle)\b)/;
+  /^(?:(?:tiny|small|little|wee|big|good) (?=pinch|handful|splash|dash|drizzle)|about |a |an |half|one|two|three|four|five|six|\d|½|¼|¾|⅓|⅔|(?:pinch|handful|splash|dash|drizzle)\b)/;
 
 function whole(said: string): readonly Measure[] | null {
   const words = said.replace(/\s*\([^()]*\)\s*$/, '');
   // "5 cloves" alone is a spice; behind a food they are so many of it
-  const counted = /\bcloves?$/.test(words) ? `${words} of` : words;
+  const counted = /\b(?:cloves?|heads?|sticks?|bulbs?|leaves|ribs?)$/.test(words) ? `${words} of` : words;
   const r = new Reader(counted, counted);
   const { measures } = readMeasures(r);
   return measures.length > 0 && /^\s*(?:of)?\s*$/.test(r.text.slice(r.at)) ? measures : null;
@@ -84,17 +84,26 @@ function withoutDone(words: string): string {
   return parts.join(' ');
 }
 
+const COUNT_ALONE =
+  /^(?:about )?(?:\d{1,2}|half|a half|a quarter|one|two|three|four|five|six|seven|eight|nine|ten|twelve)$/;
+
 /** "soy sauce, half a cup", "chickpeas, half a can, the salt-free ones", "seeds, a pinch for the top". */
 function inPieces(prep: string): Behind | null {
   for (const piece of prep.split(/,|\s[-–—]\s/)) {
     const words = piece.trim().replace(/^(?:(?:just|only|some)\s+)+/, '');
-    if (!LEAD.test(words)) continue;
+    // "sweetcorn, small tin"
+    const one = /^(?:small|large|big|medium) (?:tin|can|jar|pack|bag|bunch|carton)$/.test(words)
+      ? whole(`1 ${words}`)
+      : null;
+    if (!one && !LEAD.test(words)) continue;
     const measures =
+      one ??
       whole(words) ??
       whole(words.replace(PURPOSE, '')) ??
       whole(words.replace(SAYS_STATE, '')) ??
       whole(withoutDone(words));
-    if (measures?.some((m) => m.unit !== null || m.size !== null))
+    // "carrots, four, the thick ones": a number alone counts them
+    if (measures?.some((m) => m.unit !== null || m.size !== null || COUNT_ALONE.test(words)))
       return { measures, before: '', source: prep };
   }
   return null;

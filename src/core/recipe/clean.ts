@@ -45,7 +45,7 @@ const SUB: Record<string, string> = {
 const VULGAR_CLASS = `[${Object.keys(VULGAR).join('')}]`;
 
 const BULLET =
-  /^\s*(?:[-*•‣▪◦●○·–—+□☐☑✓✔]\s+|#{1,6}\s+(?=[\d½¼¾⅓⅔⅛])|[-–—](?=[\d½¼¾⅓⅔⅛])|[•‣▪◦●○□☐☑▢✓✔]\s*|\[[ xX]?\]\s*|\p{Extended_Pictographic}\ufe0f?\s*)+/u;
+  /^\s*(?:[-*•‣▪◦●○·–—+□☐☑✓✔]\s+|#{1,6}\s+(?=[\d½¼¾⅓⅔⅛])|[-–—](?=[\d½¼¾⅓⅔⅛]|[a-z]{3})|[•‣▪◦●○□☐☑▢✓✔]\s*|\[[ xX]?\]\s*|\p{Extended_Pictographic}\ufe0f?\s*)+/u;
 const NUMBERING = /^\s*(?:step\s+)?\d{1,2}(?:\s*[.):]|\/)(?=\s+\S)\s+/i;
 
 /** Leading bullets, check boxes and list numbers of a line, as the length they take. */
@@ -163,6 +163,8 @@ export function clean(line: string): string {
     text
       .replace(/(\d)\s{0,3}\/\s{0,3}(\d)(?=\D|$)/g, '$1/$2')
       .replace(/(?<![\d/])(\d{1,6}\/\d{1,6})(?=[a-zA-Z])/g, '$1 ')
+      // "1 tbsp chilli powder *": there is a footnote
+      .replace(/(?<=[a-z)]) {0,2}(?:\*{1,3}|[†‡])$/i, '')
       // two typed hyphens are a dash
       .replace(/ -{2,3} /g, ' - ')
       .replace(/ {2,}/g, ' ')

@@ -1,7 +1,9 @@
 import { ADDED_KINDS, RICH_KINDS } from '@/core/food/kind-groups';
 import { findFood, SURE } from '@/core/food/find';
 import { remember } from '@/core/memo';
-import { markerLength, stripMarkdown } from './clean';
+import { readQuantity } from '@/core/measure/quantity';
+import { readUnit } from '@/core/measure/units';
+import { clean, markerLength, stripMarkdown } from './clean';
 import { startsWithAmount, startsWithMeasure } from './score';
 import type { Raw } from './source';
 
@@ -22,21 +24,26 @@ export interface Heading {
   readonly restStart: number;
 }
 
+const A_BIT = /^(?:an? )?(?:pinch|splash|squeeze|handful|dash|drizzle|drop|sprinkle) (?:of )?[a-z]/i;
+/** Words that go on telling, and open no list. */
+const GOES_ON = /^(?:so|then|now|and|next|first|ok|okay|right|well|but|meanwhile|take|add|use)\b/i;
+
 /** "Raita: 200 g soya yoghurt, ½ cucumber": a part's name with its list behind it, and no food with its amounts. */
 export function listsFoods(name: string, rest: string): boolean {
   if (
     name.split(' ').length > 3 ||
-    /\b(?:yields?|serves|servings?|portion|makes|step|day|time|nutrition|calories|macros|figures)\b/i.test(
+    /\b(?:yields?|serves|servings?|portion|makes|step|day|time|nutrition|calories|macros|figures|versions?|recipes|original|usual(?:ly)?|traditional(?:ly)?|others)\b/i.test(
       name,
     )
   )
     return false;
   // "so the beets — three, maybe 600 g — get grated": it goes on telling
-  if (/^(?:so|then|now|and|next|first|ok|okay|right|well|but|meanwhile|take|add|use)\b/i.test(name))
-    return false;
+  if (GOES_ON.test(name)) return false;
   const amounts = rest
-    .split(/[,;]/)
-    .filter((piece) => startsWithAmount(piece) || startsWithMeasure(piece)).length;
+    // "Dip: 1 tbsp vinegar + 1 tsp soy"
+    .split(startsWithMeasure(rest.trim()) ? /[,;]|\s[/|·•+]\s/ : /[,;]|\s[/|·•]\s/)
+    .map((piece) => piece.trim())
+    .filter((piece) => startsWithAmount(piece) || startsWithMeasure(piece) || A_BIT.test(piece)).length;
   const food = findFood(name.toLowerCase(), '', 1)[0];
   return amounts >= (food && food.confidence >= SURE ? 3 : 2);
 }
@@ -47,9 +54,30 @@ const MAKES =
 
 const isFood = (name: string): boolean => (findFood(name.toLowerCase(), '', 1)[0]?.confidence ?? 0) >= SURE;
 
+const FIGURES =
+  /\b(?:yields?|serves|servings?|portions?|makes|step|day|time|prep|cook|total|oven|temp(?:erature)?|nutrition|calories|energy|kcal|macros|figures|fat|saturates|carb(?:ohydrate)?s|sugars?|fib(?:re|er)|salt|sodium|note|tip|option|swap|variation|or|was|original|instead|before)\b/i;
+
+/** "Protein: half a block of tofu": a name that is no food, and behind it so much of one. */
+function labelsFood(name: string, rest: string): boolean {
+  if (name.split(' ').length > 3 || FIGURES.test(name) || GOES_ON.test(name) || isFood(name)) return false;
+  const lower = clean(rest).toLowerCase();
+  const q = readQuantity(lower, 0);
+  if (!q) return false;
+  const behind = lower.slice(q.end).trimStart();
+  const unit = readUnit(behind, behind, 0);
+  const food = behind
+    .slice(unit?.end ?? 0)
+    .replace(/^\s*(?:of )?/, '')
+    .replace(/\s*[,(;].*$/, '');
+  return isFood(food);
+}
+
 /** "per jar on the day", "for each person": what follows is for every one of them. */
 export const PER_ONE =
-  /^(?:(?:to top|to serve|on top|on each|toppings?|garnish|to finish|extras?|at the table)[,:]?\s+)?(?:per|for each|for every|for one) ?(?:person|head|serving|portion|plate|bowl|bowlful|jar|glass|diner|eater)\b(?: on the day| to serve| at the table)?$/i;
+  /^(?:(?:to top|to serve|on top|on each|toppings?|garnish|to finish|extras?|at the table)[,:]?\s+)?\(?(?:per|for each|for every|for one|each) ?(?:person|head|serving|portion|plate|bowl|bowlful|jar|glass|diner|eater|burger|wrap|roll|bun|bap|sandwich|pizza|pitta|flatbread|pancake|patty)\b(?: on the day| to serve| at the table)?\)?$|^(?:to top|to serve|on top|toppings?|garnish|to finish)[,:]?\s+\(?each\)?$/i;
+
+/** "Veg (all into 2 cm chunks)": the part alone. */
+const bare = (name: string): string => name.replace(/\s*\([^()]*\)\s*$/, '');
 
 /** Heading of a row; `restStart` counts from the line's start. */
 export const headingOf = remember((text: string): Heading | null => {
@@ -85,6 +113,10 @@ export const headingOf = remember((text: string): Heading | null => {
     if (!startsWithAmount(text) && text.split(' ').length <= 8)
       return { text, kind: kindOf(text), rest: '', restStart: raw.end };
   }
+  // "dressing -" above its list
+  const dashed = /^([a-z][a-z '&]{2,32}?)\s+[-–—]+$/i.exec(plain)?.[1];
+  if (dashed && dashed.split(' ').length <= 4)
+    return { text: dashed, kind: kindOf(dashed), rest: '', restStart: raw.end };
   // "**Notes** The original had oil."
   const lead = /^\s*(?:\*\*|__)([^*_]{3,24})(?:\*\*|__)\s+(?=\S)/.exec(raw.text);
   if (lead?.[1] && kindOf(lead[1].trim()) === 'notes') {
@@ -93,7 +125,7 @@ export const headingOf = remember((text: string): Heading | null => {
   if (colon > 0 && colon < 40) {
     const text = plain
       .slice(0, colon)
-      .replace(/^[-*•]\s+/, '')
+      .replace(/^[-*•]\s*(?=[a-z])/i, '')
       .trim();
     const kind = kindOf(text);
     // "For four. Pasta: 320 g linguine" goes on telling
@@ -111,7 +143,8 @@ export const headingOf = remember((text: string): Heading | null => {
       // "The bean: 1 tin black beans"
       (/^the [a-z]+(?: [a-z]+)?$/i.test(text) && /[a-z]{3}/i.test(plain.slice(colon + 1))) ||
       (PER_ONE.test(text) && /[a-z]{3}/i.test(plain.slice(colon + 1))) ||
-      listsFoods(text, raw.text.slice(raw.text.indexOf(':') + 1));
+      listsFoods(bare(text), raw.text.slice(raw.text.indexOf(':') + 1)) ||
+      labelsFood(bare(text), plain.slice(colon + 1).trim());
     if (known && !startsWithAmount(text)) {
       const at = raw.text.indexOf(':') + 1;
       const gap = /^\s*/.exec(raw.text.slice(at))?.[0].length ?? 0;
@@ -123,6 +156,11 @@ export const headingOf = remember((text: string): Heading | null => {
   if (shouted?.[1] && /[a-z]{2}/.test(raw.text) && !isFood(shouted[1])) {
     return leading(shouted[1], 'section', shouted[0].length);
   }
+  // "Notes - it freezes", "Method - oven to 180"
+  const part = /^\s*([a-z][a-z ]{2,15}?)\s+(?:--+|[-–—])\s+(?=\S)/i.exec(raw.text);
+  const kind = part?.[1] ? kindOf(part[1]) : 'section';
+  if (part?.[1] && kind !== 'section' && part[1].split(' ').length <= 2)
+    return leading(part[1], kind, part[0].length);
   // "To garnish - 1 red chilli, sliced; 2 spring onions"
   const list = /^\s*([a-z][a-z ]{2,23}?)\s+(?:--+|[-–—])\s+(?=\S)/i.exec(raw.text);
   const dash =
@@ -133,17 +171,17 @@ export const headingOf = remember((text: string): Heading | null => {
   if (dash?.[1]) {
     return leading(dash[1].trim(), 'section', dash[0].length);
   }
-  const bare = plain.replace(/[:.]\s*$/, '');
+  const unmarked = plain.replace(/[:.]\s*$/, '');
   if (
-    bare.length < 40 &&
-    (METHOD.test(bare) ||
-      (INGREDIENTS.test(bare) && bare.split(' ').length <= 4) ||
-      (NOTES.test(bare) && bare.split(' ').length <= 3))
+    unmarked.length < 40 &&
+    (METHOD.test(unmarked) ||
+      (INGREDIENTS.test(unmarked) && unmarked.split(' ').length <= 4) ||
+      (NOTES.test(unmarked) && unmarked.split(' ').length <= 3))
   )
-    return { text: bare, kind: kindOf(bare), rest: '', restStart: raw.end };
-  if (/^for (?:the|a) [a-z' -]{2,40}(?:\([^)]{2,40}\))?$/i.test(bare))
-    return { text: bare, kind: 'section', rest: '', restStart: raw.end };
-  const name = bare.replace(MAKES, '');
+    return { text: unmarked, kind: kindOf(unmarked), rest: '', restStart: raw.end };
+  if (/^for (?:the|a) [a-z' -]{2,40}(?:\([^)]{2,40}\))?$/i.test(unmarked))
+    return { text: unmarked, kind: 'section', rest: '', restStart: raw.end };
+  const name = unmarked.replace(MAKES, '');
   if (
     name.length >= 3 &&
     name.length < 40 &&
@@ -151,7 +189,7 @@ export const headingOf = remember((text: string): Heading | null => {
     /[A-Z]{3}/.test(name) &&
     !/\d/.test(name)
   )
-    return { text: bare, kind: kindOf(name), rest: '', restStart: raw.end };
+    return { text: unmarked, kind: kindOf(name), rest: '', restStart: raw.end };
   return null;
 });
 
@@ -170,7 +208,7 @@ const IN_A_VESSEL = /^[a-z ]{3,24}, in an? (?:jar|bowl|jug|cup|pan|blender)$/i;
 /** Kinds that are never taken for a heading: were they food, a limit would miss them. */
 const OFFENDS = new Set<string>([...ADDED_KINDS, ...RICH_KINDS, 'animal', 'condiment']);
 const NEVER_FOOD =
-  /^(?:(?:the|for the) )?(?:to fry|for frying|to serve|to finish|to bake|to assemble|to top|for the pan|bowls?|assembly|toppings?|garnish(?:es)?|layers?|plates?|platter)$/i;
+  /^(?:(?:the|for the) )?(?:to fry|for frying|to serve|to finish|to bake|to assemble|to top|for the pan|bowls?|assembly|toppings?|garnish(?:es)?|(?:[a-z]+ ){0,2}layers?|plates?|platter)$/i;
 
 /**
  * "Topping" alone on a line, a list right below it: a section that forgot its colon.

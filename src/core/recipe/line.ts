@@ -1,3 +1,5 @@
+import { foodOfName } from '@/core/food/find';
+import { tokens } from '@/core/food/tokens';
 import { readUnit, VAGUE } from '@/core/measure/units';
 import { ASIDES, asidesOf } from './asides';
 import { AND, noteAlternatives, PREPARATION, splitAlternatives } from './alternatives';
@@ -74,19 +76,21 @@ const STARTS_WITH =
 const AT_A_TIME = /^[^\d½¼¾]*[\d½¼¾][^,;]{0,24}\bat a time\b.*$/;
 const TIMES_OVER = /,?\s*\bat a time\b.*$/;
 const PURPOSE =
-  /(?:,|\(|\s)\s*(in (?:the )?(?:pasta |cooking |rice |boiling |potato )?water\b(?=[^a-z]*(?:\(|,|;|$|-))|(?:for|to) (?:deep[- ]?frying|frying|coating|breading|binding|thickening|shallow frying|(?:shallow|pan|stir)[- ]fry|fry|saut[eé]ing|cooking|cook|the pan|the skillet|browning|greasing|grease|oiling|brushing|brush|lining|spraying|the tin|the tray|drizzling|drizzle|finishing|finish|serving|serve|garnish(?:ing)?|sprinkling|sprinkle|dusting|topping|top|decorating|decorate|the (?:pasta |cooking )?water|pasta water|boiling|the pot|blanching|rolling|kneading|loosen|loosening|thin|thinning|dilute|let down|slacken))\b/;
+  /(?:,|\(|\s)\s*(in (?:the )?(?:pasta |cooking |rice |boiling |potato )?water\b(?=[^a-z]*(?:\(|,|;|$|-))|(?:for|to) (?:deep[- ]?frying|frying|coating|breading|binding|thickening|shallow frying|(?:shallow|pan|stir)[- ]fry|fry|saut[eé]ing|cooking|cook|the pan|the skillet|browning|greasing|grease|oiling|brushing|brush|lining|spraying|the tin|the tray|drizzling|drizzle|finishing|finish|serving|serve|garnish(?:ing)?|sprinkling|sprinkle|scattering|scatter|dusting|topping|top|decorating|decorate|the (?:pasta |cooking )?water|pasta water|boiling|the pot|blanching|rolling|kneading|loosen|loosening|thin|thinning|dilute|let down|slacken))\b/;
 const EACH_OF = /^\s*(?:each(?: of)?|of each(?: of)?)\b(?:\s*:)?\s*(?=[a-zà-ÿ])/;
 const FROM_CONTAINER = /\b(?:from|out of) (?:an?|the) (can|tin|jar|packet|carton|bag|bottle)\b/;
 /** A weight behind a comma: "1 cauliflower, 800 g", "3 carrots, 100 g each". */
 const WEIGHS =
-  /^\s*((?:about |roughly |approx\.? )?\d[\d.,]*\s*(?:g|kg|oz|lb|kilos?|grams?|pounds?|lbs)\b(?:\s+each|\s+apiece)?)(?:\s+or so)?(?:\s+(?:total|in all|altogether|peeled|prepared|trimmed)(?:\s+weight)?)?\s*(?:,|$)/;
+  /^\s*((?:about |roughly |approx\.? )?\d[\d.,]*\s*(?:g|kg|oz|lb|kilos?|grams?|pounds?|lbs)\b(?:\s+each|\s+apiece)?)(?:\s+or so)?(?:\s+(?:total|in all|altogether|peeled|unpeeled|prepared|trimmed|raw|uncooked|before baking)(?:\s+weight)?)?\s*(?:,|$)/;
 /** A weight behind the name, with nothing between. */
 const WEIGHT_LAST = /\s+((?:about |roughly |ca\.? )?\d[\d.]*\s*(?:g|kg|oz|lb))\s*$/;
 const OWN_LIQUID =
   /\s+(?:and|with|plus|including)\s+(?:all )?(?:liquid|liquor)\b|\s+(?:and|with|plus|in|including)\s+(?:all )?(?:(?:its|their|the)\s+(?:own )?|(?<=in )(?:natural |own )?)(?:liquid|juices?|brine|water|liquor|syrup)\b/g;
 /** "each", "a head": so much for everyone who eats. */
 const PER_HEAD =
-  /[\s,(]+(?:each|apiece|pp|a (?:head|plate|bowl|person|diner)|(?:per|for each|for every) (?:person|head|plate|serving|portion|bowl|jar|glass|diner|eater))\)?\s*$/;
+  /(?<!\b(?:half|quarter|third|kcal|cals?|calories)|\d ?m?g (?:of )?(?:fat|salt|sodium|sugars?|protein))[\s,(]+(?:each|apiece|pp|a (?:head|plate|bowl|person|diner|serving|portion)|(?:per|for each|for every) (?:person|head|plate|serving|portion|bowl|jar|glass|diner|eater))\)?\s*$/;
+const COUNTED_EACH =
+  /(?:\d|\btwo|\bthree|\bfour)\s+(?:[a-z-]+\s+){1,4}\(\s*(?:about |around )?\d[\d.]* ?(?:g|kg|ml|oz)\s+(?:each|apiece)\s*\)\s*$/;
 /** "x 3", "twice": the amount so many times. */
 const TIMES =
   /(?<!\b(?:rinsed|washed|cooked|boiled|baked|fried|sifted|drained|strained|sieved|soaked|blanched|peeled|turned|ground|minced))\s+(?:(?:x|times)\s*(\d{1,2})|(twice)|(three times))\s*$/;
@@ -101,6 +105,9 @@ const NOISE = /^\s*(?:of|the|x|-|,|\.|:|about)\s+/;
 const JUICE =
   /\b(?:the )?(?:(?:finely )?(?:grated )?(zest|rind|peel) ?(?:and|&|\+) ?juice|juice ?(?:and|&|\+) ?(?:(?:finely )?(?:grated )?)(zest|rind|peel)|(?:freshly )?(?:squeezed )?juice|(?:finely |freshly )?(?:grated )?(zest|rind|peel))\s+(?:of|from)\s+/;
 
+/** So much of what was named before, and of nothing else. */
+const ONLY_AMOUNT =
+  /^(?:about )?[\d½¼¾⅓⅔][\d./½¼¾]*\s*(?:tbsps?|tsps?|tablespoons?|teaspoons?|cups?|c|t|ml|g|kg|oz|l)(?:\s+of (?:it|them|that))?(?=\s*(?:$|[+&,;(]|and\b|plus\b))/i;
 /** "25 g butter -> use marge": the amount stays, the food is the one behind the arrow. */
 function turnArrow(text: string): string {
   const m =
@@ -108,10 +115,15 @@ function turnArrow(text: string): string {
       text,
     );
   if (!m?.[1] || !m[2]) return text;
-  if (/^\d/.test(m[2])) return m[2];
+  const now = m[2].replace(/\s+instead[.!]*$/i, '');
   const r = new Reader(m[1].toLowerCase(), m[1]);
   readMeasures(r);
-  return `${m[1].slice(0, r.at)} ${m[2]}`.trim();
+  // "½ cup almond butter → ¼ cup + ¼ cup white beans", "→ 150 ml of it": of the same
+  const same = ONLY_AMOUNT.exec(now)?.[0];
+  if (same)
+    return `${same.replace(/\s+of (?:it|them|that)$/i, '')} ${m[1].slice(r.at).trim()}${now.slice(same.length)}`;
+  if (/^\d/.test(now)) return now;
+  return `${m[1].slice(0, r.at)} ${now}`.trim();
 }
 
 /** "juice 2 lemons", "zest half an orange": without "of". */
@@ -136,7 +148,7 @@ function turnJuice(text: string): { text: string; zest: boolean } {
 
 /** A word or two and a colon, and behind it an amount of something. */
 const LABEL =
-  /^\s*[a-z][a-z' -]{1,24}:\s+(?=(?:[\d½¼¾⅓⅔][\d./]*|an?|half an?) ?(?:tbsps?|tsps?|tablespoons?|teaspoons?|cups?|ml|g|kg|oz|lbs?|cans?|tins?)\b\.? (?:of )?[a-z]{3})/i;
+  /^\s*[a-z][a-z' -]{1,24}:\s+(?=(?:[\d½¼¾⅓⅔][\d./]*|an?|half an?) ?(?:tbsps?|tsps?|tablespoons?|teaspoons?|cups?|ml|g|kg|oz|lbs?|cans?|tins?)\b\.? (?:of )?(?!(?:each|apiece)\s*(?:$|[,;]))[a-z]{3})/i;
 /** "DRESSING 2 tbsp oil", "for the sauce 3 tbsp tahini": a part's name, and behind it an amount of something. */
 const PART_LABEL =
   /^\s*(?:(?:for (?:the )?)?(?:[a-z]+ )?(?:dressing|sauce|marinade|topping|filling|dip|glaze|crust|base|batter|dough|gravy|garnish|crumb)(?: is| =|:)?|[A-Z]{4,}(?: [A-Z]{3,})?)\s+(?=(?:about )?(?:[\d½¼¾⅓⅔][\d./–-]*|an?|half an?) ?(?:heaped |rounded |level |small |large |big )?(?:tbsps?|tsps?|tablespoons?|teaspoons?|cups?|ml|g|kg|oz|lbs?|cans?|tins?)\b\.? (?:of )?([A-Za-z]{2,}))/;
@@ -188,6 +200,11 @@ const onlyPreparation = (words: string): boolean =>
         PREPARATION.has(w) ||
         /^(?:and|finely|roughly|freshly|coarsely|thinly|lightly|very)$/.test(w),
     );
+
+const TOLD_BEHIND = /^\s*([a-zà-ÿ' -]{3,40}?)\s*(\([^()]*\d[^()]*\))\s+([a-zà-ÿ' -]{3,40})$/;
+/** True where neither the whole of some words nor what ends them names a food. */
+const namesNone = (whole: string, end: string): boolean =>
+  foodOfName(tokens(whole)) === undefined && foodOfName(tokens(end)) === undefined;
 
 /** "1 tsp", "another ¼ tsp", "2 more": an amount and nothing else. */
 function furtherMeasure(words: string): Measure | null {
@@ -304,6 +321,8 @@ export function readLineWords(line: string): LineWords {
   // "3 carrots, 100 g each" weigh so much; "cooked rice, 150 g each" is for each who eats
   const perHead =
     PER_HEAD.test(text) &&
+    // "2 blocks of tofu (300 g each)"
+    !COUNTED_EACH.test(text) &&
     !(
       startsWithNumber &&
       /\d\s*(?:g|kg|ml|oz|lb)\s+(?:(?:drained|net|when drained|peeled|trimmed)\s+)?(?:each|apiece)\)?\s*$/.test(
@@ -354,13 +373,27 @@ export function readLineWords(line: string): LineWords {
   }
   const notes: string[] = container ? [prep, `from a ${container}`] : [prep];
   for (const [liquid] of food.matchAll(OWN_LIQUID)) notes.push(liquid.trim());
+  // "kale (250 g) tough stalks out": what is told behind its weight is no part of the name
+  const told = TOLD_BEHIND.exec(food);
+  if (
+    told &&
+    foodOfName(tokens(told[1] ?? '')) !== undefined &&
+    namesNone(`${told[1]} ${told[3]}`, told[3] ?? '')
+  ) {
+    notes.push(told[3] ?? '');
+    food = `${told[1]} ${told[2]}`;
+  }
   let behindLast = false;
   let bare = food
     .replace(OWN_LIQUID, '')
     .replace(/[([]([^)\]]*)[)\]]?/g, (whole, inside: string, at: number) => {
       if (!equivalent) {
-        const found = bracketEquivalent(`(${inside})`, `(${inside})`);
+        // "(wholemeal, 45 g each)": which one, and what it weighs
+        const found = [inside, ...(inside.includes(',') ? inside.split(/,\s*/).slice(1) : [])]
+          .map((said) => bracketEquivalent(`(${said})`, `(${said})`))
+          .find((x) => x !== null);
         if (found) {
+          if (inside.includes(',')) notes.push(inside);
           equivalent = found.measure;
           // "basil and pesto (2 tbsp)": what the bracket says is the pesto
           behindLast = AND.test(food.slice(0, at)) && !AND.test(food.slice(at));
@@ -382,12 +415,20 @@ export function readLineWords(line: string): LineWords {
     if (equivalent) bare = bare.slice(0, behindName.index);
   }
   if (!equivalent) {
-    const bracket = /\(([^)]*)\)/.exec(prep);
-    const found = bracket ? bracketEquivalent(bracket[0], bracket[0]) : null;
+    const bracket = /([^,;()]*)\(([^)]*)\)/.exec(prep);
+    // "1 tbsp purée, square of chocolate (10 g)": of the food that it stands behind
+    const others = (bracket?.[1] ?? '').split(/\s+/).filter((w) => w && !PREPARATION.has(w));
+    const ofAnother = others.length > 0 && foodOfName(tokens(others.join(' '))) !== undefined;
+    const inside = bracket && !ofAnother ? bracket[0].slice((bracket[1] ?? '').length) : null;
+    const found = inside === null ? null : bracketEquivalent(inside, inside);
     // "1 onion, chopped (about 150 g)" or "…, chopped, about 1 cup"
     if (found) equivalent = found.measure;
     else {
-      const plain = WEIGHS.exec(prep)?.[1];
+      // "bread, thick - 50 g each": in any piece of what is said of it
+      const plain = prep
+        .split(/,|\s[-–—]\s/)
+        .map((piece) => WEIGHS.exec(piece)?.[1])
+        .find((said) => said !== undefined);
       const trailing = plain ? null : /(?:^|,)\s*(?:about|approx\.?|roughly|around|~)\s+(.*)$/.exec(prep);
       if (trailing?.[1]) {
         const r = new Reader(trailing[1], trailing[1]);
@@ -428,6 +469,13 @@ export function readLineWords(line: string): LineWords {
       quantity: mul(m.quantity, [times, times, times]),
       readings: [...m.readings, `${times} times`],
     }));
+  // "a splash of soy sauce - 1 tsp": what is said by eye is said again
+  const byEye =
+    !equivalent &&
+    measures.length === 1 &&
+    measures.every((m) => m.unit?.kind === 'vague' || m.readings.some((r) => /\bfew\b/.test(r)));
+  const saidAgain = byEye ? amountBehind('', prep)?.measures : undefined;
+  if (saidAgain?.every((m) => m.unit?.kind === 'mass' || m.unit?.kind === 'volume')) measures = saidAgain;
   if (measures.length === 0) {
     const tail = amountBehind(bare, prep) ?? amountBehind('', notes.slice(1).join(', '));
     if (tail) {

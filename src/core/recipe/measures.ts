@@ -1,4 +1,4 @@
-import { readQuantity } from '@/core/measure/quantity';
+import { A_TIME, readQuantity } from '@/core/measure/quantity';
 import { readModifier, readSize, readUnit } from '@/core/measure/units';
 import { mul, ONE, Reader, type Measure, type Measures, type Three } from './reader';
 
@@ -37,7 +37,8 @@ function readSizeOfOne(r: Reader): Measure['each'] {
         r.at = close < 0 ? r.text.length : close + 1;
       } else r.skip(/\s*-\s*|\s+each\b/y);
       const quantity = leftOf(rest) ?? [q.low, q.best, q.high];
-      return { quantity, unit: u.unit, drained: /\bdrained\b/.test(rest) };
+      const net = leftOf(rest) !== null;
+      return { quantity, unit: u.unit, drained: /\bdrained\b/.test(rest), net };
     }
   }
   r.at = start;
@@ -103,6 +104,11 @@ export function readMeasure(r: Reader): Measure | null {
       r.at = start;
       return null;
     }
+  }
+  // "40 min", "2 hours": how long
+  if (A_TIME.test(r.text.slice(q.end))) {
+    r.at = start;
+    return null;
   }
   const article = q.article;
   let quantity: Three = [q.low, q.best, q.high];
@@ -276,6 +282,13 @@ export function readMeasures(r: Reader): Measures {
 const SAME_AGAIN =
   /^\s*(?:[,;/.)-]|\d|or\b|and\b|total|each|net|gross|drained|weight|packed|loosely|chopped|sliced|diced|grated|shredded|when|before|after|in\b|about|approx|cooked|dry|dried|uncooked|raw|from|tin|can|jar|size|per\b|peeled|unpeeled|trimmed|prepared|whole|of\b|cup|worth|ish|so\b|loose|squeezed|juice|zest|fresh|frozen|pitted|shelled|pieces?|halves)/;
 
+/** "240 g drained", "drained weight 240 g"; "400 g, drained" says what is done to the tin. */
+const DRAINED_WEIGHT = /\d ?(?:g|oz|grams?)\s+drained\b|\bdrained weight\b/;
+
+/** "(60 g each)", "(60 g a slice)": what one of them weighs. */
+const EACH_ONE =
+  /\beach\b|\bapiece\b|\b(?:a|per) (?:slice|piece|roll|bun|tin|can|jar|cake|block|round|one)\b/;
+
 /** "(240 ml)", "(about 150 g)", "(2 oz / 60 g)": the first measure in a bracket that opens the text. */
 export function bracketEquivalent(
   text: string,
@@ -285,21 +298,37 @@ export function bracketEquivalent(
   if (close < 0) return null;
   const open = text.indexOf('(') + 1;
   const inside = new Reader(text.slice(open, close), written.slice(open, close));
-  inside.skip(/\s*(?:total|or|from|i\.e\.|=|weighing|drained weight:?|drained|net weight:?)\s*/y);
+  inside.skip(
+    /\s*(?:total|or|from|that'?s|that is|which is|it'?s|so|i\.e\.|=|weighing|drained weight:?|drained|net weight:?)\s*/y,
+  );
   const measure = readMeasure(inside);
+  // "(half a 900 g bag)"
+  const packed = measure?.each?.unit.kind === 'mass' && /^\s*$/.test(inside.text.slice(inside.at));
+  const each = measure?.each;
+  if (measure && each && packed && !/^\s*or\b/.test(text.slice(open)))
+    return {
+      measure: {
+        ...measure,
+        quantity: mul(mul(measure.quantity, measure.factor), each.quantity),
+        unit: each.unit,
+        factor: ONE,
+        each: null,
+      },
+      length: close + 1,
+    };
   if (!measure?.unit || (measure.unit.kind !== 'mass' && measure.unit.kind !== 'volume')) return null;
   const rest = inside.text.slice(inside.at);
   const drained = /\bdrained\b/.test(inside.text);
   // "(700 g each, 425 drained)": the second is what is left of it
   const quantity = leftOf(rest) ?? mul(measure.quantity, measure.factor);
-  if (/\beach\b|\bapiece\b/.test(rest))
+  if (EACH_ONE.test(inside.text))
     return {
       measure: {
         ...measure,
         quantity: ONE,
         unit: null,
         factor: ONE,
-        each: { quantity, unit: measure.unit, drained },
+        each: { quantity, unit: measure.unit, drained, net: leftOf(rest) !== null },
       },
       length: close + 1,
     };
@@ -312,5 +341,9 @@ export function bracketEquivalent(
     /^\s*(?:when |after |once )?(?:peel|pitt|ston|shell|podd|trimm|prepar|clean|cor|hull)(?:ed|ing)\b/.test(
       rest,
     );
-  return { measure: edible ? { ...measure, edible } : measure, length: close + 1 };
+  const without = DRAINED_WEIGHT.test(inside.text);
+  return {
+    measure: { ...measure, ...(edible ? { edible } : {}), ...(without ? { drained: true as const } : {}) },
+    length: close + 1,
+  };
 }

@@ -3,11 +3,35 @@ import { clean } from './clean';
 import { SURE } from '@/core/food/find';
 import { headingOf, isBareSection, listsFoods, META, PER_ONE, sectionName, type Heading } from './heading';
 import { rowAndTold, splitInline } from './inline';
-import { ingredientScore, startsWithAmount, startsAsStep, startsWithMeasure } from './score';
-import { COMES_TO, LETTER, LISTED_INSIDE, NONE_OF_IT, OTHER_LIST, partsOfRow, sentencesAt } from './row-talk';
+import { GO_SOMEWHERE, ingredientScore, startsWithAmount, startsAsStep, startsWithMeasure } from './score';
+import {
+  COMES_TO,
+  linesInSentences,
+  LETTER,
+  LISTED_INSIDE,
+  madeOf,
+  NONE_OF_IT,
+  opensProse,
+  OTHER_LIST,
+  partsOfRow,
+  sentencesAt,
+  withWhatIsThere,
+} from './row-talk';
 import { SAYS_KIND, type RowKind, type UnsureRow } from './row-kind';
-import { FOR_SO_MANY } from './talk';
-import { platesOfPieces, servingsRow, told } from './servings-told';
+import {
+  COMES_TO_EACH,
+  COUNTED_SENTENCE,
+  COUNTS_NOTHING,
+  FOR_FIRST,
+  NUMBER_ALONE,
+  ONE_CUT,
+  PLATES_ALONE,
+  SAYS_SERVINGS,
+  SENTENCE_OF_SERVINGS,
+  SO_MANY_EACH,
+} from './row-servings';
+import { forAll, FOR_SO_MANY } from './talk';
+import { namedPieces, piecesEach, platesOfPieces, servingsRow, told } from './servings-told';
 import { readServings as readServingsNow, type ServingsReading, type ServingsWords } from './servings';
 import { isCompoundName, isNamed, readTitle } from './title-said';
 import {
@@ -20,30 +44,41 @@ import {
   type Stretch,
 } from './source';
 
-/** A row that says how many it feeds, whatever else it looks like. */
-const SAYS_SERVINGS =
-  /^(?:(?:serves|makes|feeds|yields?|servings|portions)\b|[\w-]+(?:\s*(?:or|to|-|–)\s*[\w-]+)?\s+(?:\w+\s+){0,2}(?:people|persons|servings|portions|helpings|diners|eaters)\b|1 (?:person|serving|portion|helping)\s*$|\d+(?:\s*(?:or|to|-|–)\s*\d+)?\s+as an? (?:\w+ )?(?:starter|main|side|snack|lunch|supper|appeti[sz]er)\b)/i;
 const PER_HEAD = /^(?:per|for each|for every|for one)$/i;
 /** "Custard: 600 ml milk, 2 tbsp custard powder.": a part with its list, among sentences. */
 const PART_IN_PROSE = /(?:^|[.!]\s+)([A-Z][a-z][a-z' -]{1,22}):\s+([^.!]*[a-z)])\s*(?=[.!]\s|[.!]?\s*$)/g;
 const RULE = /^\s*(?:[-=*_~]\s*){3,}$/;
 const TABLE_FRAME = /^\|?[\s:|-]+\|?$/;
-/** "Enough for 4 with rice." at the end of a step or note. */
-const SENTENCE_OF_SERVINGS =
-  /^(?:\d{1,2}(?:\s*(?:-|–|to|or)\s*\d{1,2})? (?:portions|servings|helpings|people|plates)\b|this (?:is|was) (?:enough )?for\b|(?:this )?(?:serves|feeds|makes|enough (?:for|to feed)|should (?:serve|feed)|(?:it )?will (?:serve|feed))\b)/i;
 
-/** "2 big plates." wherever it stands; "4 wraps" may be a food. */
-const PLATES_ALONE =
-  /^(?:\d{1,2}|one|two|three|four|five|six|eight)(?:\s*(?:-|–|to|or)\s*\d{1,2})? (?:(?:big|small|large|good|deep|hungry|decent|generous) )?(?:plates?|bowls?|bowlfuls?|platefuls?|portions?|servings?|helpings?|people|ppl|covers|lunches|dinners|suppers|meals|glass(?:es)?)[.!]?$/i;
-/** "one 2lb loaf, 10 slices". */
-const ONE_CUT =
-  /^(?:an?|one|1|two|2)\b[^.;]{0,30}\b(?:loaf|loaves|cakes?|tarts?|pies?|trays?|tins?|pizzas?)\b[^.;]{0,12}?\b\d{1,2} (?:slices|squares|pieces|wedges|bars|portions)\b/i;
 /** Characters of a row that tells more than how many it feeds. */
 const LONG_ENOUGH = 50;
 const JARRED = /\bjars?\b|overnight|\bpots?\b|parfait|pudding|\bchia\b/i;
 const readServings = remember(readServingsNow);
 
+/** "For Arne: swap the pecans for seeds, 30 g also". */
+const FOR_SOME =
+  /^(?:for|if)\s[^:\d]{2,28}:\s+(?:swap|use|replace|leave|skip|omit|switch|change|substitute|drop|try|go)\b/i;
+
+/** Lines that make a list. */
+const FEWEST_LISTED = 3;
+/** "lid on, 10 min", "190 25min", "till soft". */
+const TELLS_TIME =
+  /\b\d+(?:\s*[-–]\s*\d+)?\s*(?:mins?|minutes|hours?|hrs?|secs?|seconds)\b|\b(?:until|till|til)\s[a-z]|\boven\b|\bgas \d\b/i;
+/** "orzo in, stock in", "toms on top", "eat w/ rice": where it goes. */
+const TELLS_ORDER =
+  /^[^,;]{2,30}\s(?:(?:in|on|over|on top|off|up)(?:\s*$|\s*[,;.])|(?:last|first)(?:\s*$|\s*[,;.]|\s\d))/i;
+
+const GREETING = /^(?:hi|hello|hey|dear|morning|evening)\b(?:[^.\d]{2,50}[:,]| [a-z]+(?: [a-z]+)?!?)$/i;
+/** What a row had at first, before what it has now. */
+const NOW_IS =
+  /^[^.;]*\b(?:the first times?|at first|originally|in the beginning|before|once|used to be)\b[^.;]{0,24}[.;,]\s+(?:now|these days|nowadays)[,:]?\s+(?:it'?s |it is |i use |we use |i do |just )?(?=(?:about )?(?:\d|[½¼¾⅓⅔]|an? |half ))/i;
+/** "no oil in the dough", "dont fry them": what is not done. */
+const REFUSES = /^(?:no|not|never|do not|don['’]?t|nothing|without)\b/i;
+const ANSWER = /^(?:A|Answer)\s*:\s+(?=\S)/;
+
 type State = 'before' | 'ingredients' | 'method' | 'notes';
+
+const FOOTNOTE_MARKS = ['*', '**', '***', '†', '‡'];
 
 /** A row that lists what goes in here: "Mine: 4 oz brown rice", "200 g lentils". */
 const listsHere = (text: string): boolean =>
@@ -77,9 +112,16 @@ class Parser {
     // "rice for 4" on the list
     if (this.servings === null)
       for (const { text } of this.lines) {
-        const many = FOR_SO_MANY.exec(clean(text))?.[2];
+        const many =
+          FOR_SO_MANY.exec(clean(text))?.[2] ??
+          forAll(clean(text))?.many ??
+          // "for the whole pot (16 servings)"
+          /\((?:for )?(\d{1,2}) (?:servings|portions|people|of us|persons)\)/.exec(text)?.[1] ??
+          // "2 each for 4 people"
+          /\beach for (\d{1,2})(?: people| of us)?\b/.exec(text)?.[1];
         if (many) this.takeServings(readServings(`serves ${many}`));
       }
+    if (this.servings === null) this.piecesTold();
     if (this.servings)
       this.servings = platesOfPieces(
         this.servings,
@@ -107,6 +149,14 @@ class Parser {
     // a bullet with nothing behind it
     if (!stretch.text) return;
     if (this.saysKind(raw) || this.isOtherList(stretch, index)) return;
+    if (this.isFootnote(raw)) {
+      this.notes.push(stretch);
+      return;
+    }
+    if (this.opensMethod(index) || this.countsSteps(stretch, index)) {
+      this.state = 'method';
+      this.section = null;
+    }
     // "tarka: none."
     const none = NONE_OF_IT.exec(stretch.text);
     if (none) {
@@ -115,8 +165,26 @@ class Parser {
       if (rest.trim()) this.notes.push({ text: rest.trim(), start: from, end: stretch.end });
       return;
     }
+    // "A: tinned tomatoes, always."
+    const answer = ANSWER.exec(stretch.text)?.[0].length ?? 0;
+    if (answer > 0) {
+      this.title ??= '';
+      this.steps.push({ ...stretch, text: stretch.text.slice(answer), start: stretch.start + answer });
+      return;
+    }
     const heading = headingOf(raw.text);
     if (this.title === null && this.state === 'before') {
+      const first = heading ? null : opensProse(stretch);
+      if (first) {
+        this.takeTitle(clean(first.title.text));
+        this.plainRow({ ...stretch, ...first.rest }, index);
+        return;
+      }
+      // "Hi Ros, the recipe you wanted:"
+      if (GREETING.test(stretch.text) && this.nextFilled(index)) {
+        this.notes.push(stretch);
+        return;
+      }
       if (this.isTitle(stretch, heading, index)) {
         this.takeTitle(clean(heading?.text ?? stretch.text));
         // "salt" right above a list is as likely a food
@@ -126,7 +194,10 @@ class Parser {
       }
       this.title = '';
     }
-    if (heading && !(heading.kind === 'section' && META.test(heading.text))) this.underHeading(raw, heading);
+    // "If it's breakfast: 40 g oats in as well" is told, and heads nothing
+    const told = heading?.rest && /^(?:if|when|unless)\b/i.test(heading.text);
+    if (heading && !told && !(heading.kind === 'section' && META.test(heading.text)))
+      this.underHeading(raw, heading);
     else if (META.test(stretch.text) || TABLE_FRAME.test(stretch.text)) {
       this.takeServings(this.servingsOf(stretch.text));
       this.notes.push(stretch);
@@ -134,15 +205,17 @@ class Parser {
   }
 
   private plainRow(stretch: MarkedStretch, index: number): void {
+    this.listNumbered ||= stretch.numbered && this.state !== 'method';
     const listing = this.state !== 'method' && this.state !== 'notes';
     const afterBlank = index > 0 && !this.raws[index - 1]?.text.trim();
     if (
       listing &&
-      !PLATES_ALONE.test(stretch.text) &&
+      !PLATES_ALONE.test(stretch.text.replace(/^\((.*)\)$/, '$1')) &&
       !ONE_CUT.test(stretch.text) &&
+      !NUMBER_ALONE.test(stretch.text) &&
       isBareSection(
         stretch,
-        afterBlank || this.indentsNext(index),
+        afterBlank || this.indentsNext(index) || this.headsBullets(stretch, index),
         this.nextFilled(index),
         this.namesPart(stretch.text, index),
       )
@@ -152,12 +225,58 @@ class Parser {
       if (isNamed(stretch.text, SURE)) this.ask(stretch, 'heading');
       return;
     }
+    // "For 3. Half the dressing on it, half for Thursday.": how many it feeds, and what is told behind it
+    const opens = LISTED_INSIDE.test(stretch.text) ? null : COUNTED_SENTENCE.exec(stretch.text);
+    const counted = opens && this.servings === null ? servingsRow(opens[1] ?? '') : null;
+    if (opens && counted) {
+      this.takeServings(counted);
+      const from = stretch.start + opens[0].length;
+      this.steps.push({ text: stretch.text.slice(opens[0].length), start: from, end: stretch.end });
+      return;
+    }
+    // "2 with a cuppa": how they are eaten
+    if (COUNTS_NOTHING.test(stretch.text)) {
+      this.notes.push(stretch);
+      return;
+    }
+    // "2 dumplings each" behind "Roll 8 dumplings"
+    const named = namedPieces(stretch.text, this.steps);
+    if (named) {
+      this.servings ??= named;
+      this.notes.push(stretch);
+      return;
+    }
+    const each = SO_MANY_EACH.exec(stretch.text)?.[0];
+    if (each) {
+      const from = stretch.start + each.length;
+      this.notes.push({ text: each.trim(), start: stretch.start, end: stretch.start + each.trim().length });
+      const rest = stretch.text.slice(each.length);
+      // "10 each. Dip: 1 tbsp vinegar": what goes on is a row of its own
+      if (rest) this.row({ text: rest, start: from, end: stretch.end }, index);
+      return;
+    }
     if (this.headsPaper(stretch) || this.listsInProse(stretch) || this.countsPlates(stretch)) return;
     const early = this.lines.length === 0 && this.state !== 'method';
     if (early && COMES_TO.test(stretch.text)) {
       this.notes.push(stretch);
       return;
     }
+    // "for 3 / takes 20 min"
+    const opensFor = this.servings === null ? FOR_FIRST.exec(stretch.text) : null;
+    const first = opensFor?.[1] ?? opensFor?.[2];
+    if (first) {
+      this.takeServings(servingsRow(first) ?? readServings(`serves ${first.replace(/^for /i, '')}`));
+      this.notes.push(stretch);
+      return;
+    }
+    // "About 600 g. We reckon 60 g each."
+    const weighed = this.servings === null && COMES_TO_EACH.test(stretch.text) ? told(stretch.text) : null;
+    if (weighed) {
+      this.takeServings(weighed);
+      this.notes.push(stretch);
+      return;
+    }
+    const alone = PLATES_ALONE.test(stretch.text);
     const late = this.servings === null && /\d \w+$/.test(stretch.text);
     const cut = (early || late) && ONE_CUT.test(stretch.text) ? readServings(`makes ${stretch.text}`) : null;
     if (cut) {
@@ -165,9 +284,12 @@ class Parser {
       this.notes.push(stretch);
       return;
     }
-    const loose = early || PLATES_ALONE.test(stretch.text) ? servingsRow(stretch.text) : null;
+    const loose =
+      early || alone || (SAYS_SERVINGS.test(stretch.text) && !this.servingsOf(stretch.text))
+        ? servingsRow(stretch.text)
+        : null;
     // "serves 2, three at a pinch" says more than its first number
-    if (loose && !(SAYS_SERVINGS.test(stretch.text) && this.servingsOf(stretch.text))) {
+    if (loose && (alone || !(SAYS_SERVINGS.test(stretch.text) && this.servingsOf(stretch.text)))) {
       this.takeServings(loose);
       // "pasta, 75g a head (there's 4 of us)" is a line as well
       if (ingredientScore(stretch.text, stretch.marked) < 5) {
@@ -207,12 +329,18 @@ class Parser {
         return;
       }
       case 'ingredients':
-        if (score > -1) {
+        // "For Arne: swap the pecans for seeds": told beside the list
+        if (FOR_SOME.test(stretch.text)) this.notes.push(stretch);
+        else if (score > -1) {
           this.list(stretch, false);
           if (score < 1.5 && !stretch.marked) this.ask(stretch, 'food');
         } else {
-          this.state = 'method';
-          this.section = null;
+          // "no oil in the dough, just a longer knead": told among the lines, and the list goes on
+          const told = REFUSES.test(stretch.text) || GO_SOMEWHERE.test(stretch.text);
+          if (!(told && this.listGoesOn(index))) {
+            this.state = 'method';
+            this.section = null;
+          }
           this.step(stretch);
         }
         return;
@@ -330,14 +458,16 @@ class Parser {
       // "per person: 60 g gram flour" before anything else: the list is one plate's
       // "For 6:" above a list
       if (
-        /^for (?:about |around )?(?:\d{1,2}|two|three|four|five|six|eight|ten|twelve)(?: people| of us| ppl)?$/i.test(
+        /^for (?:about |around )?(?:\d{1,2}|one|two|three|four|five|six|eight|ten|twelve)(?: (?:hungry|big|small|generous))?(?: people| persons?| of us| ppl| portions?| servings?| plates?| bowls?| eaters?)?$/i.test(
           heading.text,
         )
       ) {
-        this.takeServings(readServings(heading.text));
+        this.takeServings(readServings(heading.text.replace(/^for /i, 'serves ')));
         this.section = null;
       }
       const one = PER_HEAD.test(heading.text) || PER_ONE.test(heading.text);
+      // "That's four bowls." may be told before "On top, each:"
+      if (one && this.servings === null) this.servingsTold();
       if (one && this.lines.length === 0 && this.servings === null) {
         this.takeServings(readServings('serves 1'));
         this.section = null;
@@ -366,12 +496,39 @@ class Parser {
     else this.list(rest, true);
   }
 
+  /** True where a row of the list was numbered. */
+  private listNumbered = false;
+
   /** A row of the list; what it goes on to tell in sentences of its own is method. */
   private list(stretch: Stretch, listed: boolean): void {
+    // "60 ml coconut oil the first time. Now it's 60 ml apple sauce": what it is now
+    const now = NOW_IS.exec(stretch.text);
+    if (now) {
+      const at = now[0].length;
+      this.list({ text: stretch.text.slice(at), start: stretch.start + at, end: stretch.end }, listed);
+      return;
+    }
+    const part = madeOf(stretch);
+    if (part) {
+      const { section } = this;
+      this.section = sectionName(part.name);
+      this.list(part.list, true);
+      this.section = section;
+      return;
+    }
+    const sentences = listed ? linesInSentences(stretch) : null;
+    if (sentences) {
+      for (const line of sentences.lines) this.list(line, true);
+      this.steps.push(...sentences.told);
+      return;
+    }
     const [row = stretch, ...told] = rowAndTold(stretch);
     for (const part of partsOfRow(row))
-      for (const piece of splitInline(part.text, part.start, listed || told.length > 0))
-        this.lines.push({ ...piece, section: this.section });
+      for (const piece of splitInline(part.text, part.start, listed || told.length > 0)) {
+        const [line = piece, there] = withWhatIsThere(piece);
+        this.lines.push({ ...line, section: this.section });
+        if (there) this.steps.push(there);
+      }
     this.steps.push(...told);
   }
 
@@ -396,7 +553,8 @@ class Parser {
     if (text.length >= 90 || (marked && this.state !== 'before')) return false;
     const plainly = SAYS_SERVINGS.test(text);
     // "pasta, 75g a head (there's 4 of us)" is a line all the same
-    if (score >= 5 || (!plainly && (score >= 4 || startsAsStep(text)))) return false;
+    const labelled = /^(?:serves|makes|feeds|yields?|servings|portions)\s*[:=]/i.test(text);
+    if ((score >= 5 && !labelled) || (!plainly && (score >= 4 || startsAsStep(text)))) return false;
     if (this.state === 'method' && !/^(?:serves|makes|feeds|yields?|servings)\b/i.test(text)) return false;
     if (this.state === 'ingredients' && /^for /i.test(text)) return false;
     return this.servingsOf(text) !== null;
@@ -436,13 +594,19 @@ class Parser {
   }
 
   private servingsTold(): void {
-    const sentences = [...this.notes, ...this.steps].flatMap(({ text }) => text.split(/(?<=[.!;?])\s+/));
+    const sentences = [...this.notes, ...this.steps].flatMap(({ text }) => text.split(/(?<=[.!;?]\)?)\s+/));
     for (const sentence of sentences) {
       const found = told(sentence);
       if (!found) continue;
       this.servings = found;
       return;
     }
+  }
+
+  /** "4 slices sourdough (2 each)", "8 small. We have 4 each": what there is of it, and how many make a plate. */
+  private piecesTold(): void {
+    const texts = [...this.lines, ...this.steps, ...this.notes].map((x) => x.text);
+    this.servings = piecesEach(texts);
   }
 
   private servingsInSentences(): void {
@@ -452,20 +616,83 @@ class Parser {
           this.takeServings(readServings(sentence.replace(/[.!;]+$/, '')));
   }
 
+  /**
+   * True where a list ends and a block of rows begins that tells what to do, in few words and without a heading: "orzo in,
+   * lid on, 10 min". None of its rows has an amount in front, and most of them tell a time, a heat or a deed.
+   */
+  private opensMethod(index: number): boolean {
+    if (this.state !== 'ingredients' || this.lines.length < FEWEST_LISTED) return false;
+    if (index === 0 || this.raws[index - 1]?.text.trim()) return false;
+    const rows: string[] = [];
+    for (let j = index; this.raws[j]?.text.trim(); j += 1) rows.push(this.raws[j]?.text.trim() ?? '');
+    if (rows.length < 2 || rows.some((text) => headingOf(text) !== null)) return false;
+    const told = rows.filter((text) => TELLS_TIME.test(text) || startsAsStep(text) || TELLS_ORDER.test(text));
+    const listed = rows.filter(
+      (text) => (startsWithAmount(text) || startsWithMeasure(text)) && !servingsRow(text),
+    );
+    return listed.length === 0 && told.length * 2 >= rows.length;
+  }
+
+  /** "1. mash beans" behind a list without numbers: rows that are counted from one and have no measure are its method. */
+  private countsSteps(stretch: MarkedStretch, index: number): boolean {
+    if (this.state !== 'ingredients' || this.lines.length < FEWEST_LISTED || !stretch.numbered) return false;
+    if (!/^\s*1[.)]/.test(this.raws[index]?.text ?? '') || this.listNumbered) return false;
+    for (let j = index; j < this.raws.length; j += 1) {
+      const raw = this.raws[j];
+      if (!raw?.text.trim()) continue;
+      const row = stretchOf(raw);
+      if (!row.numbered) return j > index + 1;
+      if (startsWithMeasure(row.text)) return false;
+    }
+    return true;
+  }
+
+  /** "Sauce" above "- 2 tbsp soy sauce", where the rows before it have no bullets. */
+  private headsBullets(stretch: MarkedStretch, index: number): boolean {
+    const [before, next] = [this.raws[index - 1], this.raws[index + 1]];
+    if (!before?.text.trim() || !next?.text.trim()) return false;
+    const below = stretchOf(next);
+    const bulleted = below.marked && !below.numbered && startsWithMeasure(below.text);
+    return !stretch.marked && !stretchOf(before).marked && bulleted;
+  }
+
   /** A row whose next is set in: it heads what hangs under it. */
   private indentsNext(index: number): boolean {
     const own = this.raws[index]?.text ?? '';
     const next = this.raws[index + 1]?.text ?? '';
     const gap = (text: string) => /^[ \t]*/.exec(text)?.[0].length ?? 0;
-    return next.trim() !== '' && gap(next) > gap(own) + 1;
+    return next.trim() !== '' && gap(next) > gap(own);
+  }
+
+  /** Marks that a row above ended with. */
+  private readonly footnotes = new Set<string>();
+
+  /** "*check that it is salt free" below "1 tbsp chilli powder *". */
+  private isFootnote({ text }: Raw): boolean {
+    const row = text.trimEnd();
+    const mark = /^\s*(\*{1,3}|[†‡])(?=[^\s*])/.exec(row)?.[1];
+    if (mark !== undefined && !row.endsWith('*') && this.footnotes.has(mark)) return true;
+    for (const sign of FOOTNOTE_MARKS) if (row.endsWith(sign)) this.footnotes.add(sign);
+    return false;
+  }
+
+  /** True where the row behind opens with an amount, or heads one that does. */
+  private listGoesOn(index: number): boolean {
+    const at = this.nextFilledAt(index);
+    const next = this.raws[at] ?? null;
+    const behind = next && headingOf(next.text) ? this.nextFilled(at) : next;
+    return behind !== null && (startsWithAmount(behind.text) || startsWithMeasure(behind.text));
   }
 
   private nextFilled(from: number): Raw | null {
-    for (let j = from + 1; j < this.raws.length; j += 1) {
-      const raw = this.raws[j];
-      if (raw?.text.trim()) return raw;
-    }
-    return null;
+    return this.raws[this.nextFilledAt(from)] ?? null;
+  }
+
+  /** The place of the next row with words; how many rows there are where none follows. */
+  private nextFilledAt(from: number): number {
+    let at = from + 1;
+    while (at < this.raws.length && !this.raws[at]?.text.trim()) at += 1;
+    return at;
   }
 }
 

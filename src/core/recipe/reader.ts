@@ -12,13 +12,21 @@ export interface Measure {
   /** Size word of a piece: small, medium, large, extraLarge. */
   readonly size: string | null;
   /** What one package, or each piece, is said to hold. */
-  readonly each: { readonly quantity: Three; readonly unit: Unit; readonly drained: boolean } | null;
+  readonly each: {
+    readonly quantity: Three;
+    readonly unit: Unit;
+    readonly drained: boolean;
+    /** Its whole weight is told beside: "(700 g each, 425 drained)". */
+    readonly net?: boolean;
+  } | null;
   /** Why the readings are what they are. */
   readonly readings: readonly string[];
   /** False where only an article stands: "a", "an". */
   readonly stated: boolean;
   /** Weighed without peel, stone or stalk: "(330 g peeled)". */
   readonly edible?: true;
+  /** Weighed without its liquid: "(240 g drained)". */
+  readonly drained?: true;
 }
 
 /** Measures that add up, and one that says the same amount again. */

@@ -1,8 +1,11 @@
+import { foodOfName } from '@/core/food/find';
+import { tokens } from '@/core/food/tokens';
+import { ingredientScore, startsWithAmount, startsWithMeasure } from './score';
 import { placed, type Stretch } from './source';
 
 /** "tarka: none.": what is not made. */
 export const NONE_OF_IT =
-  /^[a-z][a-z -]{2,24}\s*[:–—-]\s*(?:none|nothing|no thanks|not here|skipped)\b(?: (?:at all|here|for us|today))?[.!;]*/i;
+  /^[a-z][a-z -]{2,24}\s*[:–—-]\s*(?:none|nothing|nil|zero|nada|zilch|0|no thanks|not here|skipped)\b(?: (?:at all|here|for us|today))?[.!;]*/i;
 const A_YIELD = String.raw`\d+(?: ?[-–] ?\d+)? ?(?:ml|g|litres?|l|cups?|tbsps?|tablespoons)`;
 /** "about 250 ml, 16 tbsp": how much comes of it. */
 export const COMES_TO = new RegExp(
@@ -20,11 +23,98 @@ export const LISTED_INSIDE = /^([^:]{0,60}?)\b(?:ingredients|you need|you'll nee
 export const sentencesAt = (list: string, start: number): Stretch[] =>
   placed(list, list.split(/(?<=[a-z)])\.\s+(?=[A-Z])/), start);
 
+/** "10 g chocolate, the beans, the mug of liquor": a line, and what goes in with it that was made ready before. */
+export function withWhatIsThere(piece: Stretch): Stretch[] {
+  const m = /,\s+((?:and )?the ([a-z]+(?: [a-z]+)?)(?:,\s+(?:and )?the [^,;()\d]*)*)$/i.exec(piece.text);
+  const [, said = '', name = ''] = m ?? [];
+  if (!m || /\b(?:ones?|kind|sort|type|stuff|rest|better|best|more|less|juice|zest|same)\b/i.test(said))
+    return [piece];
+  if (foodOfName(tokens(name)) === undefined) return [piece];
+  const start = piece.start + piece.text.length - said.length;
+  return [
+    { text: piece.text.slice(0, m.index), start: piece.start, end: piece.start + m.index },
+    { text: said, start, end: piece.end },
+  ];
+}
+
+/**
+ * "Right so miso aubergines for tea. Serves three with rice (180 g brown).": a first row that goes on telling, with
+ * amounts of its own, is a name and what is told behind it; null where the row is one of them alone.
+ */
+export function opensProse(row: Stretch): { title: Stretch; rest: Stretch } | null {
+  const end = /[a-z)]{2}[.!]\s+(?=[A-Z\d])/.exec(row.text);
+  if (!end || end.index > LONGEST_NAME || /\d/.test(row.text.slice(0, end.index))) return null;
+  const from = end.index + end[0].length;
+  if (!WITH_AMOUNT.test(row.text.slice(from))) return null;
+  const to = end.index + 2;
+  return {
+    title: { text: row.text.slice(0, to), start: row.start, end: row.start + to },
+    rest: { text: row.text.slice(from), start: row.start + from, end: row.end },
+  };
+}
+const LONGEST_NAME = 60;
+const WITH_AMOUNT = /\d ?(?:g|kg|ml|oz|tbsps?|tsps?|cups?|tins?|cans?)\b/i;
+
+/** Words of a line that tells nothing more. */
+const SHORT = 8;
+/** "Dressing (2 tbsp oil, 1 tbsp vinegar)": a part and what it is made of; null where it is one food. */
+export function madeOf(row: Stretch): { name: string; list: Stretch } | null {
+  const m = /^([a-z][a-z' -]{2,30}?)\s*\(([^()]*,[^()]*)\)[.!]?\s*$/i.exec(row.text);
+  const [whole, name = '', list = ''] = m ?? [];
+  if (!whole || list.split(/[,;]/).filter((part) => startsWithMeasure(part.trim())).length < 2) return null;
+  const start = row.start + row.text.indexOf('(') + 1;
+  return { name, list: { text: list, start, end: start + list.length } };
+}
+
+const ITS_LABEL = /^(?:[A-Z][a-z]+(?: [a-z]+)?:|Also,?)\s+/;
 /** "1 lb peas, soaked. Greens: 1 bunch collards. Also onion": lists in one row, without their labels. */
 const FURTHER_LIST = /[a-z)]\.\s+(?:[A-Z][a-z]+(?: [a-z]+)?:\s|Also\b)/;
-const ITS_LABEL = /^(?:[A-Z][a-z]+(?: [a-z]+)?:|Also,?)\s+/;
+const SAYS_OF_IT = /\b(?:is|are|was|were|does|do|will|needs?|goes|makes?)\b/i;
+/** A sentence that is a line of the list by itself: "1 onion in a little water till soft", "turmeric". */
+const isLine = (sentence: string): boolean => {
+  const words = sentence.replace(/\.$/, '').trim();
+  if (SAYS_OF_IT.test(words)) return false;
+  return (
+    startsWithAmount(words) ||
+    startsWithMeasure(words) ||
+    foodOfName(tokens(words.toLowerCase())) !== undefined ||
+    ingredientScore(words, false) >= LINE_SCORE
+  );
+};
+const LINE_SCORE = 2.5;
+/**
+ * "Filling: 3 large potatoes, boiled. 1 onion in water till soft. Turmeric. No oil.": the lines of a labelled row, and
+ * the sentences among them that only tell; null where it is no list of sentences.
+ */
+export function linesInSentences(row: Stretch): { lines: Stretch[]; told: Stretch[] } | null {
+  if (FURTHER_LIST.test(row.text)) return null;
+  const all = placed(
+    row.text,
+    row.text.split(/(?<=[a-z)]{2})(?<!\b(?:oz|tbsp|tsp|lb|approx|med|lg|sm|pt|qt|pkg))\.\s+/),
+  ).map((x) => ({
+    text: x.text.replace(/\.$/, ''),
+    start: x.start + row.start,
+    end: x.end + row.start,
+  }));
+  const lines = all.filter((x, i) => i === 0 || isLine(x.text));
+  const told = all.filter((x) => !lines.includes(x));
+  // where the others bring something too it is all told
+  return lines.length < 3 || told.some((x) => /\d/.test(x.text)) ? null : { lines, told };
+}
+
 /** A row's lists apart, each with its place; the row alone where it is one. */
 export function partsOfRow(row: Stretch): Stretch[] {
+  // "3 leeks. 1 stick celery. 2 cloves garlic."
+  const sentences = row.text.split(/(?<=[a-z)])\.\s+/);
+  if (
+    sentences.length > 1 &&
+    sentences.every((x) => startsWithAmount(x) && !/[()]/.test(x) && x.split(' ').length <= SHORT)
+  )
+    return placed(row.text, sentences).map((x) => ({
+      text: x.text.replace(/\.$/, ''),
+      start: x.start + row.start,
+      end: x.end + row.start,
+    }));
   if (!FURTHER_LIST.test(row.text)) return [row];
   return sentencesAt(row.text, row.start).map((part) => {
     const label = ITS_LABEL.exec(part.text)?.[0].length ?? 0;

@@ -1,11 +1,11 @@
 import { findFood, SURE } from '@/core/food/find';
-import { readQuantity } from '@/core/measure/quantity';
+import { A_TIME, readQuantity } from '@/core/measure/quantity';
 import { readUnit } from '@/core/measure/units';
 import { remember } from '@/core/memo';
 import { clean } from './clean';
 
 const IMPERATIVES =
-  "add|adjust|allow|arrange|assemble|bake|baste|beat|blanch|blend|blitz|boil|bring|broil|brown|brush|bring|char|check|chill|chop|coat|combine|cook|cool|core|cover|cream|crumble|crush|cube|cut|deglaze|dice|dip|discard|dissolve|divide|drain|drizzle|drop|dry|dust|eat|empty|enjoy|finish|first|flip|fluff|fold|freeze|fry|garnish|gently|get|give|grate|grease|grill|grind|halve|heat|in|increase|keep|knead|ladle|layer|leave|let|lift|line|lower|make|marinate|mash|massage|measure|meanwhile|melt|microwave|mince|mix|move|now|once|oil|peel|pile|place|poach|pop|pound|pour|prepare|preheat|press|pressure|puree|push|put|replace|swap|substitute|quarter|reduce|refrigerate|reheat|remove|repeat|reserve|rest|return|reheat|rinse|roast|roll|rub|salt|saute|sauté|scatter|scoop|score|scrape|scrub|sear|season|separate|serve|set|shake|shape|shred|sift|simmer|skim|slice|slide|smash|soak|soften|spoon|spray|spread|sprinkle|squeeze|stack|start|steam|steep|stew|stir|store|strain|strip|stuff|sweat|sweeten|swirl|switch|take|taste|tear|then|thin|tip|to|toast|top|toss|transfer|trim|turn|unmould|use|using|wait|warm|wash|wet|when|while|whip|whisk|whizz|wilt|wipe|with|wrap|zest|after|as|at|before|carefully|finally|next|if|you|turn|dump|throw|chuck|whack|bung|fire|do|don't|never|always|no|begin|process|pulse|cool|submerge|stand|tuck|thread|skewer|rehydrate|open|lay|bash|sprinkle|scramble|hold|keep|just|it|this|we|i";
+  "add|adjust|allow|arrange|assemble|bake|baste|beat|blanch|blend|blitz|boil|bring|broil|brown|brush|bring|char|check|chill|chop|coat|combine|cook|cool|core|cover|cream|crumble|crush|cube|cut|deglaze|dice|dip|discard|dissolve|divide|drain|drizzle|drop|dry|dust|eat|empty|enjoy|fill|finish|first|flip|fluff|fold|freeze|fry|garnish|gently|get|give|grate|grease|grill|grind|halve|heat|in|increase|keep|knead|ladle|layer|leave|let|lift|line|lower|make|marinate|mash|massage|measure|meanwhile|melt|microwave|mince|mix|move|now|once|oil|peel|pile|place|poach|pop|pound|pour|prepare|preheat|press|pressure|puree|push|put|replace|swap|substitute|quarter|reduce|refrigerate|reheat|remove|repeat|reserve|rest|return|reheat|rinse|roast|roll|rub|salt|saute|sauté|scatter|scoop|score|scrape|scrub|sear|season|separate|serve|set|shake|shape|shred|sift|simmer|skim|slice|slide|smash|soak|soften|spoon|spray|spread|sprinkle|squeeze|stack|start|steam|steep|stew|stir|store|strain|strip|stuff|sweat|sweeten|swirl|switch|take|taste|tear|then|thin|tip|to|toast|top|toss|transfer|trim|turn|unmould|use|using|wait|warm|wash|wet|when|while|whip|whisk|whizz|wilt|wipe|with|wrap|zest|after|as|at|before|carefully|finally|next|if|you|turn|dump|throw|chuck|whack|bung|fire|do|don't|dont|never|always|no|begin|process|pulse|cool|submerge|stand|tuck|thread|skewer|rehydrate|open|lay|bash|sprinkle|scramble|hold|keep|just|it|this|we|i";
 const STEP_START = new RegExp(`^(?:${IMPERATIVES})\\b(?!\\s*[:,]?\\s*$)`, 'i');
 /** Words that start a step but name a food or an amount as often: they need more than a beginning. */
 const EITHER =
@@ -16,6 +16,12 @@ const STEP_INSIDE =
   /\b(?:until|minutes?|mins?|°|degrees|oven|then|hours?|meanwhile|bring to|preheat|heat|stir|simmer|set aside)\b/i;
 /** A heat that opens a row. */
 const HEAT = /^(?:at )?(?:\d{2,3} ?(?:°|º|degrees)? ?[CF]\b|gas(?: mark)? ?\d|\d{3} ?(?:°|º|degrees))/i;
+/** "40 min. …", "another 2-3 hours": a row that opens with how long. */
+const OPENS_NUMBER = /^(?:about |another )?\d+(?:\s*[-–]\s*\d+)?/i;
+const opensWithTime = (text: string): boolean => {
+  const number = OPENS_NUMBER.exec(text)?.[0];
+  return number !== undefined && A_TIME.test(text.slice(number.length));
+};
 /** True where a number opens the words. */
 export const startsWithAmount = remember((text: string): boolean => {
   const lower = clean(text).toLowerCase();
@@ -24,7 +30,7 @@ export const startsWithAmount = remember((text: string): boolean => {
     lower,
     /^(?:about|approx\.?|around|scant|heap(?:ed|ing)|roughly|~)\s*/.exec(lower)?.[0].length ?? 0,
   );
-  return q !== null && !q.article;
+  return q !== null && !q.article && !A_TIME.test(lower.slice(q.end));
 });
 /** True where a number and a unit open the words. */
 /** "about a litre", "a good 2 tbsp". */
@@ -39,9 +45,16 @@ export const startsWithMeasure = remember((text: string): boolean => {
   return readUnit(lower, lower, at) !== null;
 });
 
-/** "Thick poha 2 cups, washed": a name with its amount behind it. */
-const NAME_AMOUNT =
-  /^[a-z][a-z' -]{2,40}?\s+(?:about )?[\d½¼¾⅓⅔][\d./]*\s*(?:tbsps?|tsps?|tablespoons?|teaspoons?|cups?|ml|l|g|kg|oz|lbs?|tins?|cans?)\b/i;
+const FIGURE = '[\\d½¼¾⅓⅔][\\d./-]*';
+const IN_WORDS = '(?:half(?: an?)?|quarter|one|two|three|four)';
+const UNIT =
+  '(?:tbsps?|tsps?|tablespoons?|teaspoons?|(?:rice[- ]cooker )?cups?|katoris?|mugs?|ml|l|litres?|g|kg|oz|lbs?|tins?|cans?)';
+/** "Thick poha 2 cups, washed", "rai half tsp": a name with its amount behind it. */
+const NAME_AMOUNT = new RegExp(
+  `^[a-z][a-z' -]{2,40}?(?:\\s+|:\\s+)(?:[-–—] )?(?:about )?(?:${FIGURE}\\s*|${IN_WORDS} )${UNIT}\\b`,
+  'i',
+);
+const NAME_WEIGHT = /^[a-z][a-z' -]{2,24}? \d{2,4} ?(?:g|ml)\s*(?:[,(]|$)/i;
 /** "onion 1 big": a name and how many of it. */
 const NAME_COUNT = /^([a-z][a-z' -]{2,40}?)\s+(?:x\s?)?\d[\d./]*(?:\s+[a-z]{1,7})?$/i;
 /** "Aubergines x3 sliced lengthways". */
@@ -53,8 +66,10 @@ const opensWithFood = (text: string): boolean =>
   (findFood(text.toLowerCase().replace(/[,(;:].*$|\s[-–—].*$/, ''), '', 1)[0]?.confidence ?? 0) >= SURE;
 
 /** "potato 3 med", "peas (frozen) 500", "stock 1.2 l made with two cubes": a name, an amount behind it, talk. */
-const COUNTED_BEHIND =
-  /^([a-z][a-z' -]{2,30}?)\s*(?:\([^)]{1,24}\))?\s+(?:x ?)?[\d½¼¾⅓⅔][\d./]*\s*(?:(?:tbsps?|tsps?|cups?|ml|l|g|kg|oz|lbs?|tins?|cans?|cloves?|med|medium|small|large|big|lg|sm)(?:\s+[a-z][a-z0-9 &'-]{0,50})?)?$/i;
+export const COUNTED_BEHIND = new RegExp(
+  `^([a-z][a-z' -]{2,30}?)\\s*(?:\\([^)]{1,24}\\))?\\s+(?:(?:x ?)?${FIGURE}\\s*(?:(?:${UNIT}|cloves?|inch|cm|heads?|bulbs?|sticks?|med|medium|small|large|big|lg|sm)(?:\\s+[a-z][a-z0-9 &'-]{0,50})?)?|${IN_WORDS} ${UNIT}(?:\\s+[a-z][a-z0-9 &'-]{0,50})?|(?:pinch|handful|bunch|splash|dash|knob|sprigs?))(?:\\s*\\([^()]{2,40}\\))?[.]?$`,
+  'i',
+);
 /** True where most of what stands between commas is a food with its amount behind it: a list in one row. */
 function listsBehind(text: string): boolean {
   const parts = text.split(/,\s+/);
@@ -66,12 +81,23 @@ function listsBehind(text: string): boolean {
   return counted >= 2 && counted * 2 >= parts.length;
 }
 
-const BRACKETED = /^\s*\([^()]*(?:\([^()]*\)[^()]*)*\)[.!]?\s*$/;
+/** "[2 tbsp olive oil in the original]": how others make it. */
+const OF_OTHERS = /\bin (?:the )?(?:original|book|old (?:one|version|recipe)|real (?:one|thing))\b/i;
+const BRACKETED = /^\s*(?:\([^()]*(?:\([^()]*\)[^()]*)*\)|\[[^[\]]*\])[.!]?\s*$/;
 const LABELLED =
   /^[A-Z][A-Za-z' -]{1,24}:\s+(?:about )?[\d½¼¾⅓⅔][\d./½¼¾⅓⅔]*\s*(?:g|kg|ml|l|oz|lbs?|tbsps?|tsps?|tablespoons?|teaspoons?|cups?|tins?|cans?)\b(?!\s+(?:at|in the oven))/;
 const A_HEAD =
   /\b\d[\d.]*\s?(?:g|ml|oz|tbsp|tsp|cups?)\s*(?:dry |raw |cooked )?(?:a head|each|apiece|pp|per (?:head|person|plate))\b/i;
 
+/** "these get roasted together": where what stands above goes. */
+export const GO_SOMEWHERE =
+  /^(?:these|those|they|all|all of it|everything|both|(?:the )?[a-z]{3,}s)\s+(?:all )?(?:get|go|start|sit|join|follow)\s+(?:in|on|under|over|back|out|into|to|with|last|first|next|together|roasted|cooked|boiled|fried|baked|grated|chopped|steamed)\b/i;
+const DEED_ON_IT = new RegExp(
+  `^(?:${IMPERATIVES})\\s+(?:some|it|them|each|everything|all|both|half of (?:it|them)|the (?:lot|rest|mix(?:ture)?))\\b`,
+  'i',
+);
+const SLIDES_IN =
+  /^(?:about )?\d[^,.;]{3,60}\s(?:slides?|goes|go|gets?|drops?|melts?|joins?)\s(?:in|on|over|into|through|at|last|next)\b[^.]*\./i;
 const STARTS_WITH =
   /^(?:start|begin) (?:low )?with (?=(?:about )?(?:[\d½¼¾⅓⅔⅛]|an? |half |one |two )[^.]*$)/i;
 
@@ -87,11 +113,24 @@ const unmarkedScore = remember((text: string): number => {
   const words = cleaned.split(' ').length;
   if (/[.!]$/.test(cleaned) && words > 5 && !/\b(?:tbsp|tsp|oz|approx|lb)\.$/i.test(cleaned)) score -= 1.5;
   // "Blend; top." tells what to do and nothing else
-  if (/^[A-Z][a-z]+(?:(?:[;,]| and|[;,] and) [a-z]+){0,3}[.!]$/.test(cleaned) && STEP_START.test(cleaned))
+  if (
+    /^[A-Z][a-z]+(?:(?:[;,]| and|[;,] and) [a-z]+){0,3}[.!](?: That's (?:it|all)[.!]?)?$/.test(cleaned) &&
+    STEP_START.test(cleaned)
+  )
     score -= 3;
   // "200C fan. All on the tray."
-  if (HEAT.test(cleaned)) score -= 6;
-  if (STEP_START.test(cleaned)) score -= EITHER.test(cleaned) ? 0.5 : 3;
+  if (HEAT.test(cleaned) || opensWithTime(cleaned)) score -= 6;
+  // "roll some in coconut", "mash it well": a deed on what is there
+  if (DEED_ON_IT.test(cleaned)) score -= 3;
+  // "180, 50 min."
+  if (/^\d{3}\s?(?:[cCfF]\b)?\s*[,/-]\s*\d{1,3} ?(?:min|mins|minutes|hrs?|hours?)\b/.test(cleaned))
+    score -= 6;
+  // "200 g silken tofu slides in at the end."
+  if (SLIDES_IN.test(cleaned)) score -= 6;
+  // "these get roasted together", "onions start in 2 tbsp of water"
+  if (GO_SOMEWHERE.test(cleaned) && !startsWithAmount(cleaned)) score -= 5;
+  const told = STEP_START.test(cleaned) && !EITHER.test(cleaned);
+  if (STEP_START.test(cleaned)) score -= told ? 3 : 0.5;
   // "Serve with rice and yoghurt" goes on telling
   if (/^serve(?:d)? (?:with|over|on|in|hot|warm|cold)\b/i.test(cleaned)) score -= 1.5;
   // "blend" alone, "mix at night eat in the morning": told without a full stop, and no food in it
@@ -102,7 +141,12 @@ const unmarkedScore = remember((text: string): number => {
   }
   if (STEP_INSIDE.test(cleaned)) score -= 1.5;
   // "(the recipe used 100 g chocolate, this is the other way)": told, and no line
-  if (BRACKETED.test(text) && words >= 6 && !startsWithAmount(text.replace(/^\s*\(\s*/, ''))) score -= 8;
+  if (
+    BRACKETED.test(text) &&
+    words >= 6 &&
+    (!startsWithAmount(text.replace(/^\s*[([]\s*/, '')) || OF_OTHERS.test(text))
+  )
+    score -= 8;
   // "wholewheat pasta, 75g a head"
   if (
     A_HEAD.test(cleaned) &&
@@ -114,7 +158,9 @@ const unmarkedScore = remember((text: string): number => {
     score += 5;
   // "Rice: 250 g brown basmati, rinsed": a part's name, and so much of something
   if (LABELLED.test(cleaned) && words <= 24 && !/[.!]$/.test(cleaned)) score += 3.5;
-  if (NAME_AMOUNT.test(cleaned)) score += 1.5;
+  if (!told && NAME_AMOUNT.test(cleaned)) score += 1.5;
+  // "tofu 300 g, cubes, baked at 200": weighed behind its name
+  if (!told && NAME_WEIGHT.test(cleaned)) score += 3;
   if (listsBehind(cleaned)) score += 5;
   // "120 g barley · 600 ml water · pinch salt"
   if (text.split(/\s+[·•|]\s+/).filter(startsWithMeasure).length >= 2) score += 6;
@@ -122,7 +168,7 @@ const unmarkedScore = remember((text: string): number => {
   const counted = NAME_COUNT.exec(cleaned)?.[1] ?? NAME_TIMES.exec(cleaned)?.[1];
   if (counted && opensWithFood(counted)) score += NAME_TIMES.test(cleaned) ? 5 : 3;
   if (words >= 7 && TELLS.test(cleaned) && !startsWithAmount(cleaned) && !opensWithFood(cleaned)) score -= 3;
-  if (words <= 12 && score < 4) {
+  if (!told && words <= 12 && score < 4) {
     const names = cleaned
       .toLowerCase()
       // without its number a phrase is one that was found before

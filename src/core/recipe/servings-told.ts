@@ -2,21 +2,29 @@ import { readQuantity } from '@/core/measure/quantity';
 import { range } from '@/core/range/range';
 import { remember } from '@/core/memo';
 import { clean } from './clean';
-import type { ServingsWords } from './servings';
+import { eitherOf, eatersOf, readServings, type ServingsWords } from './servings';
 
+const THE_PAIR = /\b(?:the (?:pair|both) of us|us two|us both)\b/g;
 /** Things that are eaten by the piece or the plate: "2 big bowls", "6 squares". */
 const PLATES =
-  /^[ -]*(?:(?:big|large|small|good|deep|generous|hungry|decent|full|main|dinner|lunch|individual) ){0,2}(?:bowls?|bowlfuls?|plates?|platefuls?|portions?|servings?|helpings?|people|persons?|covers|eaters?|diners?|adults?|ppl|pax|of us|glass(?:es)?|squares?|slices?|wedges?|wraps?|jars|boxes|lunches|dinners|suppers|mugs?|mugfuls?|goes|meals|sittings)\b/;
+  /^[ -]*(?:(?:big|large|small|good|deep|generous|hungry|decent|full|main|dinner|lunch|individual) ){0,2}(?:bowls?|bowlfuls?|plates?|platefuls?|portions?|servings?|helpings?|people|persons?|covers|eaters?|diners?|adults?|ppl|pax|of us|glass(?:es)?|squares?|slices?|wedges?|wraps?|jars|pots|tubs|ramekins|boxes|lunches|dinners|suppers|teas|mugs?|mugfuls?|goes|meals|sittings|of them)\b/;
 /** What leads to a number of eaters in a sentence, the surest first. */
 const LEADS: readonly RegExp[] = [
   /^(?:serves|feeds|does|for)\b[^.;]{0,30}?\b(?:usually|normally|mostly|generally|most weeks)\s+(?:about |it'?s )?/g,
-  /(?:=|\bmakes?|\bthat'?s)\s*(?=\w+ (?:servings|portions|plates|people|bowls|goes|helpings)\b)/g,
+  /\b(?:that|it|this|which) (?:does|feeds|serves|is)\b[^.;]{0,60}?,\s*so\s+(?=\w+\s*(?:$|[.,;)!]))/g,
+  /(?:=|\bmakes?|\bthat'?s)\s*(?=\w+ (?:servings|portions|plates|people|bowls|goes|helpings|teas|dinners|suppers|lunches|meals)\b)/g,
+  /\bbetween\s+(?:the )?(?=(?:[4-9]|1\d|four|five|six|seven|eight|ten|twelve)(?: of us)?\s*[.!]?$)/g,
+  /\bfor\s+(?:the )?(?=(?:\d{1,2}|two|three|four|five|six|eight|ten) (?:people|of us|hungry people)\b)/g,
   /\b(?:divid(?:e|ed)|split|shared?|portion(?:ed)?|spoon(?:ed)?|pour(?:ed)?|tip(?:ped)?)\b[^.;]{0,30}?\b(?:between|among|into|over)\s+(?=\w+ (?:\w+ )?(?:pots|bowls|plates|glasses|ramekins|jars|dishes|people|portions|boxes)\b)/g,
   /(?:^|[.;]\s*)in ?to\s+(?=\w+ (?:\w+ )?(?:pots|bowls|glasses|ramekins|jars|portions)\b)/g,
+  /\b(?:we|you|i)(?:'ll)? (?:usually |always |mostly )?(?:get|fill|end up with|eke out)\s+(?:about |around |roughly )?(?=\w+ (?:\w+ )?(?:bowls|plates|portions|servings|helpings|lunches|suppers|dinners|boxes)\b)/g,
+  /\b(?:that|it|this)(?:'ll| will) (?:do|feed|serve|give|fill)\s+(?:about |all )?(?=\w+ (?:of us|bowls|plates|people|portions|servings|pots|lunches|suppers)\b|\w+\s*[.!]?$)/g,
+  /\b(?:goes|enough to go|will go|stretch(?:es)?|eked out) (?:a?round|to|for)\s+(?=\w+\s*(?:$|[.,;)!]))/g,
+  /\b(?:fills|makes|gives)\s+(?=\w+ (?:rounds|sandwiches)\b)/g,
   /\b(?:call it|we call it|let'?s say|i'?d say|i say it'?s|reckon on)\s+/g,
-  /\b(?:feeds|fed|serves|served|does|did|enough for|(?:so |and )?it'?s (?:all )?for|that'?s for|made for|cook(?:ed)? (?:this )?for)\s+(?:about |around |the |us |all )?/g,
+  /\b(?:feeds|fed|serves|served|does|did|enough for|(?:i|we) make (?:this|it|enough) for|(?:so |and )?it'?s (?:all )?for|that'?s for|made for|cook(?:ed)? (?:this )?for)\s+(?:about |around |the |us |all )?/g,
   /\bcuts?(?: it| them)? (?:into|up into|in|about|roughly)?\s*(?:about |roughly |around )?(?=[\w ]{1,14}(?:ways|slices|pieces|squares|wedges|bars|portions|or\b|to\b|$|[.,;)]))/g,
-  /(?:^|[.;,]\s*)(?:we(?:'re| are)|there(?:'s| are)|it's for)\s+(?:only |just |usually )?(?=\w+(?:\s+(?:of us|here|at the table))?\s*(?:[.,;!]|$))/g,
+  /(?:^|[.;,]\s*)(?:we(?:'re| are| were)|there(?:'s| are)|it's for)\s+(?:only |just |usually )?(?=\w+(?:\s+(?:of us|here|at the table))?\s*(?:[.,;!)]|$))/g,
   /\bso (?:this|that|it)(?:'s| is| makes| feeds| serves)\s+(?:about |for )?(?=\w+\s*(?:$|[.,;)!]))/g,
   /\b(?:we (?:had|were|are)|there were)\s+(?=(?:\d{1,3}|\w+)\s+(?:at the|round the|to feed|coming|over|people)\b)/g,
   /(?:^|[\s,;(])(?=(?:\d|one |two |three |four |five |six |seven |eight |nine |ten |twelve )[^.;]{0,14}of us\b)/g,
@@ -37,11 +45,38 @@ const said = (low: number, high: number, text: string): ServingsWords => ({
   reading: null,
 });
 
+const BESIDE_OR_ALONE =
+  /^(\w+) (?:with|as part of|alongside) [a-z ]{4,30}?(?:,| or)+ (\w+) (?:alone|on (?:its|their) own|by (?:itself|themselves)|as it is)\b[^a-z]*$/;
+/** "Six with other things or three alone." */
+function besideOrAlone(text: string): ServingsWords | null {
+  const m = BESIDE_OR_ALONE.exec(text);
+  const [many, few] = [m?.[1], m?.[2]].map((n) => (n ? numberAt(n, 0) : null));
+  return many && few ? said(Math.min(many.low, few.low), Math.max(many.high, few.high), text) : null;
+}
+
 function rowNow(row: string): ServingsWords | null {
-  const text = clean(row)
+  const text = clean(eitherOf(row))
     .toLowerCase()
-    .replace(/^[#\s>*-]+/, '');
+    .replace(/^[#\s>*-]+/, '')
+    // "(1 big bowl)"
+    .replace(/^\(([^()]*[a-z][^()]*)\)$/, '$1')
+    // "for the pair of us"
+    .replace(THE_PAIR, 'two of us');
   if (text.length > 80) return null;
+  // "Four" in a row of its own
+  if (/^(?:two|three|four|five|six|seven|eight|ten|twelve)[.!]?$/.test(text)) {
+    const many = numberAt(text, 0);
+    if (many) return said(many.low, many.high, text);
+  }
+  const beside = besideOrAlone(text);
+  if (beside) return beside;
+  // "8 as a starter"
+  const course = numberAt(text, 0);
+  if (
+    course &&
+    /^ as an? (?:starter|side|main|lunch|snack|dip|nibble|meze)\b[^,;/\d]{0,30}$/.test(text.slice(course.end))
+  )
+    return said(course.low, course.high, text);
   // "(2)" in a row of its own
   const alone = /^\(\s*(?:x ?)?(\d{1,2})\s*\)$/.exec(text)?.[1];
   if (alone && Number(alone) > 0) return said(Number(alone), Number(alone), text);
@@ -62,7 +97,7 @@ function rowNow(row: string): ServingsWords | null {
     // what follows may say more of it, but no food
     if (
       !unit ||
-      !/^\s*(?:$|[,(;.–-]|or\b|if\b|each\b|with\b|w\/|of (?:about |around |roughly |c\.? ?|~ ?)?\d+ ?(?:g|ml|kcal)\b)/.test(
+      !/^\s*(?:$|[,(;.–-]|or\b|if\b|each\b|and (?:they're|they are|it's|big|good)\b|(?:\d|one|two|three|four) (?:each|apiece|pp)\s*$|with\b|w\/|of (?:about |around |roughly |c\.? ?|~ ?)?\d+ ?(?:g|ml|kcal)\b)/.test(
         rest,
       )
     )
@@ -87,7 +122,10 @@ const ALONE = /\bjust (?:for )?me\b|\bfor (?:one|myself|just me|me(?= *(?:$|[,)]
 
 /** "we eat 3 each": pieces that make a plate. */
 const PIECES_EACH =
-  /\b([1-9]|two|three|four|five|six)(?:\s*(?:-|–|to|or)\s*([1-9]|two|three|four|five|six))? each (?:is|makes|are) (?:a|one|plenty|enough)\b|\b(?:eat|have|allow|reckon(?: on)?|count on|give|take|get|say|about|serve|that'?s)\s+(?:about |around )?([1-9]|two|three|four|five|six)(?:\s*(?:-|–|to|or)\s*([1-9]|two|three|four|five|six))?\s+(?:each|apiece|per (?:person|head|plate|serving)|a (?:head|plate|person))\b/;
+  /(?:^|[.;,(]\s*)([1-9]|two|three|four|five|six)(?:\s*(?:-|–|to|or)\s*([1-9]|two|three|four|five|six))?(?: of (?:them|these))? (?:is|are|makes?|for|to|count as) (?:a|one) (?:portion|serving|helping|plate|meal|dinner|lunch)\b|(?:^|[.;,(]\s*)([1-9]|two|three|four|five|six)()(?: slices| pieces| squares)? is what (?:i|we) (?:count as|call|have as|have for) (?:a|one) (?:portion|serving|helping|plate)\b|\b(?:a|one|each) (?:serving|portion|helping|plate)\s*(?:=|is|:|are)\s*([1-9]|two|three|four|five|six)(?:\s*(?:-|–|to|or)\s*([1-9]|two|three|four|five|six))?(?=\s*(?:$|[.,;)]|of (?:them|these)|pieces|squares|slices|[a-z]+s\b))|\b([1-9]|two|three|four|five|six)(?:\s*(?:-|–|to|or)\s*([1-9]|two|three|four|five|six))? each (?:is|makes|are) (?:a|one|plenty|enough)\b|\b(?:eat|have|allow|reckon(?: on)?|count on|give|take|get|say|about|serve|that'?s)\s+(?:about |around )?([1-9]|two|three|four|five|six)(?:\s*(?:-|–|to|or)\s*([1-9]|two|three|four|five|six))?\s+(?:each|apiece|per (?:person|head|plate|serving)|a (?:head|plate|person))\b|(?:^|[.;–—,(-]\s*)([1-9]|10|12|two|three|four|five|six)(?:\s*(?:-|–|to|or)\s*([1-9]|two|three|four|five|six))? (?:each|apiece|per person|a person|a head)(?=\s*(?:$|[.;–—,)-]|for (?:us|the|all)\b|(?:per|a) day\b))/;
+
+const IN_PIECES =
+  /^(?:makes?|yields?|cuts?)\b|\b(?:squares?|slices?|bars?|pieces|cookies|biscuits|muffins?|balls?|patties|burgers?|cakes?|rolls?|pancakes?|fritters?|dumplings?|falafels?)\b/;
 
 /**
  * How many plates pieces make, by what the recipe says that each eats of them: "Makes 10-12, we eat 3 each" are 3 to 4.
@@ -96,10 +134,15 @@ const PIECES_EACH =
  * @param texts of the recipe that may say it
  */
 export function platesOfPieces(servings: ServingsWords, texts: readonly string[]): ServingsWords {
-  if (!/^(?:makes?|yields?)\b/.test(servings.text)) return servings;
+  if (!IN_PIECES.test(servings.text)) return servings;
+  // "makes 8 (2 each)" was counted in plates when it was read
+  const pieces = /\d+/.exec(servings.text)?.[0];
+  if (pieces && servings.range.high < Number(pieces)) return servings;
   for (const text of texts) {
     const m = PIECES_EACH.exec(clean(text).toLowerCase());
-    const [first, second] = m ? [m[1] ?? m[3], m[1] ? m[2] : m[4]] : [];
+    const [first, second] = [1, 2].map((n) =>
+      [n, n + 2, n + 4, n + 6, n + 8, n + 10].map((k) => m?.[k]).find(Boolean),
+    );
     const low = first ? numberAt(first, 0) : null;
     if (!m || !low) continue;
     const high = (second ? numberAt(second, 0) : null) ?? low;
@@ -117,19 +160,86 @@ export function platesOfPieces(servings: ServingsWords, texts: readonly string[]
   return servings;
 }
 
+const SO_MANY_PIECES =
+  /(?:^|[.;!]\s*)(?:makes |about |gives )*(\d{1,2}) (?:(?:small|large|big|medium|little|fat|thick|thin) )*(?:ones|pancakes|fritters|patties|burgers|rolls|wraps|cakes|muffins|squares|slices|pieces|small|big|large)?\s*(?=[.;!,–—]|-|$)/;
+/** "2 dumplings each": pieces that are called by their name. */
+const NAMED_EACH =
+  /^\W*(?:that's |we (?:have|eat) )?(\d|one|two|three|four|five|six) ([a-z]{3,}?)s? (?:each|apiece|per (?:person|head|plate)|a head)\b[.!]*$/;
+/** "Roll 8 dumplings": how many of them are made; null where none of the texts says it. */
+function madeOf(piece: string, texts: readonly string[]): number | null {
+  const made = new RegExp(
+    String.raw`(?:\b(?:roll|shape|form|makes?|into|gives?|get|cuts?|press|pat)(?: (?:it|them|this|out|up|into|in|to|about|the mix(?:ture)?|the dough))* |[.;!]\s+)(\d{1,2}|six|eight|nine|ten|twelve) (?:[a-z]+ ){0,2}${piece}s?\b`,
+  );
+  for (const text of texts) {
+    const m = made.exec(text)?.[1];
+    const many = m ? numberAt(m, 0) : null;
+    if (many) return many.low;
+  }
+  return null;
+}
+/** How many plates pieces that are called by their name make; null where it is not said. */
+export function namedPieces(row: string, steps: readonly { readonly text: string }[]): ServingsWords | null {
+  const m = NAMED_EACH.exec(clean(row).toLowerCase());
+  const each = m?.[1] ? numberAt(m[1], 0) : null;
+  if (!m || !each) return null;
+  const texts = steps.map(({ text }) => clean(text).toLowerCase());
+  const all = madeOf(m[2] ?? '', texts);
+  return all && all >= each.low ? said(all / each.low, all / each.low, `${row}, of ${all}`) : null;
+}
+
+const PIECES_OF_LINE = /^(\d{1,2}) [^()]{3,40}\((\d|one|two|three|four) (?:each|apiece|pp)\b/;
+/** Plates by the pieces that a text counts and how many each eats; null where it says neither. */
+export function piecesEach(texts: readonly string[]): ServingsWords | null {
+  const plain = texts.map((text) => clean(text).toLowerCase());
+  // "10 burgers. …", and in another row "We have 2 each"
+  for (const text of [...plain, plain.join('. ')]) {
+    const line = PIECES_OF_LINE.exec(text);
+    const [all, each] = [line?.[1], line?.[2]].map((n) => (n ? (numberAt(n, 0)?.low ?? 0) : 0));
+    if (line && all && each && all % each === 0) return said(all / each, all / each, line[0]);
+    const pieces = PIECES_EACH.test(text) ? SO_MANY_PIECES.exec(text) : null;
+    const many = pieces?.[1] ? numberAt(pieces[1], 0) : null;
+    if (!pieces || !many) continue;
+    const found = said(many.low, many.high, `makes ${many.low} pieces`);
+    const plates = platesOfPieces(found, [text]);
+    if (plates !== found) return plates;
+  }
+  return null;
+}
+
 /** "4 pizzas, one each". */
 const EACH_ITS_OWN =
   /\b(\d{1,2}|two|three|four|five|six|eight|ten|twelve) (?:[a-z]+ )?[a-z]+s, (one|two|three|\d) (?:each|apiece|per person|a head)\b/;
 
 /** "…, two bowls" at the end of a title. */
 export function servingsInTitle(title: string): ServingsWords | null {
-  const text = clean(title).toLowerCase();
+  const text = clean(title)
+    .toLowerCase()
+    // "attempt no. 3", "version 2"
+    .replace(
+      /(?:\b(?:no\.?|nr\.?|number|version|take|part|attempt|try|mark|day|week)|[#v])\s?\d{1,2}\b/g,
+      '',
+    );
+  const inside = /\(([^()]{2,60})\)\s*$/.exec(text)?.[1];
+  // "(makes 1 loaf, 8 slices, 2 slices each)"
+  const whole =
+    inside && /^(?:makes|serves|feeds|cuts)\b.*\beach\b/.test(inside) ? readServings(inside) : null;
+  if (whole && 'range' in whole) return whole;
+  // "(8 cakes, 2 pp)"
+  const each =
+    inside && /^\d+ [a-z]+.*\b(?:pp|each|apiece|per person|a head)$/.test(inside)
+      ? readServings(`makes ${inside}`)
+      : null;
+  if (each && 'range' in each) return each;
+  // "Cookies 18": so many of what it is called
+  const counted = /[a-z]{3}s(?: \([^)]*\))?\s(\d{1,2})$/.exec(text)?.[1];
+  if (counted && Number(counted) > 3)
+    return said(Number(counted), Number(counted), `makes ${counted} pieces`);
   if (ALONE.test(text)) return said(1, 1, ALONE.exec(text)?.[0] ?? text);
   const own = EACH_ITS_OWN.exec(text);
-  const [all, each] = [own?.[1], own?.[2]].map((n) => (n ? numberAt(n, 0) : null));
-  if (own && all && each) return said(all.low / each.high, all.high / each.low, own[0]);
+  const [all, by] = [own?.[1], own?.[2]].map((n) => (n ? numberAt(n, 0) : null));
+  if (own && all && by) return said(all.low / by.high, all.high / by.low, own[0]);
   const m =
-    /(?:[,:(]|\s[-–—])\s*(?:(?:enough )?for (?:the |us )?)?((?:\d{1,2}|one|two|three|four|five|six|seven|eight|ten|twelve)\b[^,:()]{0,30})\)?$/.exec(
+    /(?:[,:(]|\s[-–—/])\s*(?:(?:enough )?for (?:the |us )?)?((?:\d{1,2}|one|two|three|four|five|six|seven|eight|ten|twelve)\b[^,:()]{0,30})\)?$/.exec(
       text,
     );
   const last = m?.[1] ? servingsRow(m[1]) : null;
@@ -144,7 +254,6 @@ export function servingsInTitle(title: string): ServingsWords | null {
     );
   if (one) return said(1, 1, one[0].replace(/^\W+/, ''));
   // "(6 portions, freezes)", "… cuts about 8 ways"
-  const inside = /\(([^()]{2,60})\)\s*$/.exec(text)?.[1];
   const pieces =
     inside
       ?.split(',')
@@ -158,30 +267,49 @@ export function servingsInTitle(title: string): ServingsWords | null {
 
 /** "makes about 350 g, a serving is 30 g": how often the one goes into the other. */
 const BY_WEIGHT =
-  /\b(?:makes?|yields?|about|gives)\s+(?:about |around |roughly )?(\d{2,4}) ?(g|ml)\b.{0,40}?\b(?:servings?|portions?|helpings?)\b(?: size)?(?: is| are| of|:| =)? (?:about |around )?(\d{1,3}) ?(g|ml)\b/;
+  /\b(?:makes?|yields?|about|gives)\s+(?:about |around |roughly )?(\d[\d.]{0,4}) ?(g|ml|kg|l|litres?)\b.{0,40}?(?:\b(?:servings?|portions?|helpings?)\b(?: size)?(?: is| are| of|:| =)? |\b(?:we|i) (?:have|eat|take|allow|use|reckon(?: on)?|say|count) )(?:about |around )?(\d{1,3}) ?(g|ml)\b/;
 
 function toldNow(sentence: string): ServingsWords | null {
-  const text = clean(sentence).toLowerCase();
+  const text = clean(sentence).toLowerCase().replace(THE_PAIR, 'two of us');
+  const family = eatersOf(text) ?? besideOrAlone(text);
+  if (family) return family;
   const weight = BY_WEIGHT.exec(text);
-  if (weight && weight[2] === weight[4] && Number(weight[3]) > 0) {
-    const plates = Number(weight[1]) / Number(weight[3]);
+  const big = weight?.[2] === 'kg' || weight?.[2]?.startsWith('l');
+  const unit = big ? (weight?.[2] === 'kg' ? 'g' : 'ml') : weight?.[2];
+  if (weight && unit === weight[4] && Number(weight[3]) > 0 && Number(weight[1]) > 0) {
+    const plates = (Number(weight[1]) * (big ? 1000 : 1)) / Number(weight[3]);
     return said(plates, plates, weight[0]);
   }
   const plates = numberAt(text, 0);
+  // "2 is a serving": how much one is; "four eat"
+  if (plates && /^ (?:is|are|makes) (?:a|one) (?:serving|portion)/.test(text.slice(plates.end))) return null;
+  if (plates && /^ (?:of us )?(?:eat|ate)\b[\s.!]*$/.test(text.slice(plates.end)))
+    return said(plates.low, plates.high, text);
   // "6 bowls." stands alone
   const alone = plates ? PLATES.exec(text.slice(plates.end)) : null;
   const forSome = /^for (?=\d|two|three|four|five|six|eight)/.exec(text);
   const some = forSome ? numberAt(text, forSome[0].length) : null;
   // "for 2" stands alone
-  if (some && /^(?: people| of us| hungry people)?[\s.!)]*$/.test(text.slice(some.end)))
+  if (
+    some &&
+    /^(?: people| of us| hungry people)?(?: (?:as|for) (?:a )?(?:dinner|main|lunch|supper|meal|tea|breakfast))?[\s.!)]*$/.test(
+      text.slice(some.end),
+    )
+  )
     return said(some.low, some.high, text);
   if (plates && alone) {
     const rest = text.slice(plates.end + alone[0].length);
-    if (/^[\s.!)]*$/.test(rest)) return said(plates.low, plates.high, text);
+    if (/^[\s.!)]*$|^ (?:with|w\/) /.test(rest)) return said(plates.low, plates.high, text);
     // "two lunches, three if I add bread"
-    const more = /^\s*[,;(]\s*(?:or |maybe )?/.exec(rest);
+    const more = /^\s*(?:[,;(]\s*(?:or |maybe )?|or )/.exec(rest);
     const other = more ? numberAt(rest, more[0].length) : null;
-    if (more && other && /^\s*(?:if|when|with|at a)\b/.test(rest.slice(other.end)))
+    if (
+      more &&
+      other &&
+      /^\s*(?:(?:if|when|with|at a)\b|(?:small|big|large|little|smaller|bigger)(?: ones?)?[\s.!)]*$)/.test(
+        rest.slice(other.end),
+      )
+    )
       return said(Math.min(plates.low, other.low), Math.max(plates.high, other.high), text);
   }
   for (const lead of LEADS)
@@ -192,7 +320,7 @@ function toldNow(sentence: string): ServingsWords | null {
       if (LIKE_FOOD.test(behind)) continue;
       // "for two" ends there or goes on with people; "for two onions" does not
       if (
-        !/^\s*(?:$|[,.;)!–-]|(?:little |small |big |large |deep )?(?:pots|bowls|plates|glasses|ramekins|jars|dishes|boxes|servings|goes|helpings)\b|or \w+\b|ways\b|slices\b|pieces\b|squares\b|wedges\b|bars\b|portions\b|of us\b|people\b|persons?\b|eaters?\b|round\b|to feed\b|coming\b|over\b|and\b|because\b|with\b|at\b|the\b)/.test(
+        !/^\s*(?:$|[,.;)!–-]|(?:little |small |big |large |deep )?(?:pots|bowls|plates|glasses|ramekins|jars|dishes|boxes|servings|goes|helpings|teas|dinners|suppers|lunches|meals)\b|or \w+\b|ways\b|slices\b|pieces\b|squares\b|wedges\b|bars\b|rounds\b|sandwiches\b|rolls\b|wraps\b|portions\b|of us\b|people\b|persons?\b|eaters?\b|round\b|to feed\b|coming\b|over\b|and\b|because\b|with\b|at\b|the\b)/.test(
           behind,
         )
       )

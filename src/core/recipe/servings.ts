@@ -1,4 +1,4 @@
-import { readQuantity } from '@/core/measure/quantity';
+import { numberOf, readQuantity } from '@/core/measure/quantity';
 import { range, type Range } from '@/core/range/range';
 import { clean } from './clean';
 
@@ -15,6 +15,7 @@ export type ServingsReading = ServingsWords | { readonly problem: string; readon
 
 const LEAD =
   /\b(?:serv(?:es|ings?)(?: size)?|feeds|yields?|makes|portions?|quantity|enough (?:for|to feed)|(?:dinner|supper|lunch|breakfast|soup|stew|curry|salad) for|to (?:serve|feed))\b(?: per recipe)?\s*[:=-]?\s*(?:is\s+)?(?:about|approx\.?|approximately|around|roughly|up to|at least|a hungry|a crowd of|hungry|generously|comfortably|~)?\s*/g;
+const A_SERVING = /\b(?:an?|one|each|per|every) serving(?: size)?\s*(?:is|:|=|are)\s*(?:about )?$/;
 const FOR = /^for\s+(?:about |around |roughly )?/;
 const PEOPLE =
   /^[\s-]*(?:(?!per\b|tsps?\b|tbsps?\b|teaspoons?\b|tablespoons?\b|cups?\b|g\b|ml\b|oz\b|each\b|in\b)\w+\s+){0,2}?(?:servings?|serves|portions?|people|persons?|helpings?|plates?|bowls?|covers|diners?|eaters?|adults|hungry|as an? (?:\w+ )?(?:starter|main|side|snack|lunch|supper|appeti[sz]er))\b/;
@@ -43,12 +44,53 @@ const WHOLE: readonly (readonly [RegExp, number, number, number, string])[] = [
     'a dish feeds 4–9',
   ],
 ];
+/** "2 rotis a person": of something else that is eaten. */
+const EATEN_EACH = /^\s*[a-z][a-z ]{1,24}?\s(?:each|apiece|pp|(?:a|per) (?:person|head|plate|serving))\b/;
+/** "1 loaf, 8 slices, 2 slices each": how many of them make a plate. */
+const CUT_EACH =
+  /^[^.;]{0,24}?[,(;:]\s*(\d|one|two|three|four)\s+(?:slices?|pieces?|squares?|wedges?)?\s*(?:each|apiece|a (?:head|person|plate|serving)|per (?:head|person|plate|serving)|is (?:a|one) (?:serving|portion|plate))\b/;
 const SLICES =
-  /^(.{0,40}?[,(;:]\s*)\d+(?:\s*(?:-|–|to)\s*\d+)?\s+(?:slices|pieces|squares|wedges|portions|servings)\b/;
+  /^(.{0,40}?[,(;:=]\s*)\d+(?:\s*(?:-|–|to)\s*\d+)?\s+(?:slices|pieces|squares|wedges|portions|servings)\b/;
 const MORE =
-  /^((?:\s+(?!or\b|and\b)[a-z-]+){0,5}\s*(?:[,(;/-]|\bor\b|\band\b)\s*(?:(?:perhaps|maybe|possibly|even|or|up to|stretch(?:es|ing)? to|at a pinch|at a push|just about|more like)\s+)*)/;
+  /^((?:\s+(?!or\b|and\b|to\b)[a-z-]+){0,5}\s*(?:[,(;/-]|\bor\b|\band\b)\s*(?:(?:perhaps|maybe|possibly|even|or|up to|stretch(?:es|ing)? to|at a pinch|at a push|just about|more like)\s+)*)/;
 const LOOSE =
   /perhaps|maybe|possibly|pinch|push|stretch|even|hungry|as a (?:side|main|starter)|if |as an? |greedy|small|more like|not so|light eaters|big eaters/;
+
+const BIG_AND_SMALL =
+  /\b(\d|one|two|three|four|five|six) (?:adults?|grown[- ]?ups?|big(?:s| ones)?)\b(?:,| and| \+| &|, and)+ (\d|one|two|three|four) (?:(?:small )?(?:child(?:ren)?|kids?|toddlers?|little ones?)|smalls?|littles?)\b/;
+const HOW_MANY = String.raw`(\d{1,2}|one|two|three|four|five|six|seven|eight)`;
+/** "feeds four tonight and two for lunches": plates of several meals. */
+const MEALS = new RegExp(
+  String.raw`\b${HOW_MANY} (?:of us )?(?:tonight|today|now|for (?:dinner|supper|tea)|at (?:dinner|supper|tea)|(?:dinners|suppers|teas))(?:,| and| \+| &| plus| with)+ (?:another |the other )?${HOW_MANY} (?:more )?(?:for (?:lunch(?:es|box(?:es)?)?|tomorrow|the (?:freezer|day after|next day))|lunch(?:es|boxes)?|tomorrow|left(?:over)?s?)\b`,
+);
+/** "feeds us three, twice", "for the 2 of us, two nights". */
+const TWICE = new RegExp(
+  String.raw`\b(?:feeds|serves|does|for|enough for)(?: us| the)? ${HOW_MANY}(?: of us| people)?,? (?:twice|two nights|for two (?:nights|days)|two nights running)\b`,
+);
+/** "2 adults, 1 child": a child eats a part of a plate or all of one; plates of several meals are all of them. */
+export function eatersOf(text: string): ServingsWords | null {
+  const twice = TWICE.exec(text);
+  const eaters = twice?.[1] ? (numberOf(twice[1]) ?? 0) : 0;
+  if (twice && eaters)
+    return { range: range(eaters * 2, eaters * 2, eaters * 2), text: twice[0], reading: null };
+  const meals = MEALS.exec(text);
+  const [first, second] = [meals?.[1], meals?.[2]].map((n) => (n ? (numberOf(n) ?? 0) : 0));
+  if (meals && first && second)
+    return { range: range(first + second, first + second, first + second), text: meals[0], reading: null };
+  const m = BIG_AND_SMALL.exec(text);
+  const [adults, children] = [m?.[1], m?.[2]].map((n) => (n ? (numberOf(n) ?? 0) : 0));
+  if (!m || !adults || !children) return null;
+  const [low, high] = [adults + children / 2, adults + children];
+  return { range: range(low, (low + high) / 2, high), text: m[0], reading: null };
+}
+
+/** "4 / 5", "serves 4/5": one or the other, and no fraction. */
+export const eitherOf = (line: string): string =>
+  line.replace(
+    /(?<![\d.,/])(\d{1,2}) ?\/ ?(\d{1,2})(?![\d.,/]| ?(?:cups?|tsps?|tbsps?|lbs?|oz|pints?|kg|g|ml|l)\b)/g,
+    (all: string, a: string, b: string) =>
+      Number(a) > 1 && Number(b) > Number(a) && Number(b) <= 2 * Number(a) ? `${a} or ${b}` : all,
+  );
 
 /**
  * Reads how many a line says the recipe feeds: "Serves 4–6", "makes 8", "for two, three at a pinch",
@@ -57,16 +99,26 @@ const LOOSE =
  * @returns null where the line says nothing of it; a problem where it says none or an absurd number
  */
 export function readServings(line: string): ServingsReading | null {
-  const text = clean(line)
+  const text = clean(eitherOf(line))
     .toLowerCase()
     .replace(/^[#\s>*-]+/, '')
     // "(for 4)"
     .replace(/^\(([^()]*)\)$/, '$1');
   if (text.length > 160) return null;
+  const family = eatersOf(text);
+  if (family) return family;
+  // "8 x ¼ cup servings"
+  const times = /\b(\d{1,2}) ?[x×] ?[\d./]+ ?(?:cups?|g|ml|tbsps?|oz)[a-z]* (?:servings|portions)\b/.exec(
+    text,
+  );
+  const many = Number(times?.[1]);
+  if (times && many > 0) return amountOf(many, many, many, text, null);
   let fallback: ServingsReading | null = null;
   LEAD.lastIndex = 0;
   for (let m = LEAD.exec(text); m; m = LEAD.exec(text)) {
     const found = amountAt(text, m.index + m[0].length, m.index);
+    // "a serving is 2 slices": how much one is, not how many there are
+    if (m[0].startsWith('serving') && A_SERVING.test(text.slice(0, m.index + m[0].length))) continue;
     if (found === null) continue;
     if (found === 'volume') continue;
     // "makes 12 (6 servings)": people before pieces
@@ -130,11 +182,20 @@ function amountAt(
   if (!q) return null;
   const rest = text.slice(q.end);
   if (strict && (/^\s*(?:the|minutes?|mins?|hours?|days?)\b/.test(rest) || q.article)) return null;
-  if (/^\s*(?:minutes?|mins?|hours?|days?|%|°)/.test(rest)) return null;
+  if (/^\s*(?:(?:minutes?|mins?|hours?|days?)\b|%|°)/.test(rest)) return null;
   // "one 20 cm cake, 10 slices"
   const cut = SLICES.exec(rest);
   if (cut && q.high <= 3) {
     const slices = readQuantity(text, q.end + cut.index + (cut[1]?.length ?? 0));
+    const by = slices ? numberOf(CUT_EACH.exec(text.slice(slices.end))?.[1]) : null;
+    if (slices && by)
+      return amountOf(
+        slices.low / by,
+        slices.best / by,
+        (slices.high * q.high) / by,
+        text.slice(start),
+        null,
+      );
     if (slices && !slices.article)
       // of several it may be all of them or each
       return amountOf(slices.low, slices.best, slices.high * q.high, text.slice(start), null);
@@ -146,10 +207,10 @@ function amountAt(
   if (q.article) return null;
   // "16 (4 per person)": pieces, and how many make a plate
   const each =
-    /^[^(]{0,24}\(?[^\d(]{0,12}(\d{1,3}) (?:pieces? )?(?:per|a|each|for each) (?:person|head|serving|plate|portion)\b/.exec(
+    /^[^(]{0,24}\(?[^\d(]{0,12}(\d{1,3}) (?:pieces? )?(?:(?:per|a|each|for each) (?:person|head|serving|plate|portion)|pp|each|apiece)\b/.exec(
       rest,
     );
-  if (each?.[1] && Number(each[1]) > 0) {
+  if (each?.[1] && Number(each[1]) > 0 && !/^\s*(?:people|persons?|of us|eaters?|adults)\b/.test(rest)) {
     const by = Number(each[1]);
     return amountOf(q.low / by, q.best / by, q.high / by, text.slice(start), null);
   }
@@ -161,6 +222,7 @@ function amountAt(
     if (
       second &&
       !second.article &&
+      !EATEN_EACH.test(text.slice(second.end)) &&
       (LOOSE.test(lead[0]) || LOOSE.test(text.slice(second.end, second.end + 30)) || /\bor\b/.test(lead[0]))
     ) {
       low = Math.min(low, second.low);

@@ -1,10 +1,12 @@
 import { foodOfName } from '@/core/food/find';
+import { numberOf } from '@/core/measure/quantity';
 import { tokens } from '@/core/food/tokens';
 import { PREPARATION } from './alternatives';
+import { ownWay } from './own-way';
 
 /** "a tablespoon and a half of": one and a half of them. */
 const AND_A_HALF =
-  /\b(an?|one|two|three|four|\d+)\s+((?:heaped|heaping|level|big|good|large|small|rounded)\s+)?(tablespoons?|teaspoons?|tbsps?|tsps?|cups?|mugs?|pints?|litres?|liters?|pounds?|kilos?|tins?|cans?|handfuls?|spoons?|spoonfuls?)\s+and\s+a\s+(half|quarter)\b/g;
+  /\b(an?|one|two|three|four|\d+)\s+((?:heaped|heaping|level|big|good|large|small|rounded)\s+)?(tablespoons?|teaspoons?|tbsps?|tsps?|cups?|mugs?|pints?|litres?|liters?|pounds?|kilos?|tins?|cans?|handfuls?|spoons?|spoonfuls?)\s+and\s+a\s+(half|quarter)\b/gi;
 const AMOUNT = String.raw`(?=\d|[½⅓⅔¼¾⅛]|half\b|an? (?:tbsp|tsp|tablespoon|teaspoon|cup|mug|pinch|handful|splash|drizzle|dash|thumb|knob|spoonful|litre|pint|tin|can|couple)|one\b|two\b|three\b|four\b)`;
 /** "maybe 2 tbsp", "~ 1 tsp", "say a cup": about so much. */
 const HEDGE = new RegExp(
@@ -43,10 +45,10 @@ const FEW_EACH =
   /^((?:and )?(?:an? (?:few|little|bit of|handful of|couple of)|some)\s+)([a-z][a-z' -]*?)\s*\(\s*(\d+ ?(?:g|ml|oz|tbsp|tsp))\s+(?:each|apiece|pp|a head|per (?:person|head|plate))\b[^()]*\)/i;
 /** "rice for 4": a plate of it for each. */
 export const FOR_SO_MANY =
-  /^([a-z][a-z' -]{2,40}?)\s+for (\d{1,2}|two|three|four|five|six|eight)(?: people| of us)?\s*(,.*)?$/i;
+  /^([a-z][a-z' -]{2,40}?)\s+for (\d{1,2}|two|three|four|five|six|eight)(?: people| of us)?\s*([,(].*)?$/i;
 /** "1 T miso per bowl, white": for each of them, wherever it stands. */
 const PER_ONE =
-  /^((?:[^()]|\([^()]*\))*?(?<!\b(?:fat|salt|sodium|sugar|protein|kcal|cal|calories|g|mg)))\s+((?:per|for each|for every) (?:person|head|plate|serving|portion|bowl|jar|glass|diner|eater))\s*((?:[,;(]|\b(?:for (?:those|whoever|anyone|whom|the ones)|if|when|unless)\b).*)$/i;
+  /^((?:[^()]|\([^()]*\))*?(?<!\b(?:fat|salt|sodium|sugar|protein|kcal|cal|calories|g|mg)))\s+((?:per|for each|for every) (?:person|head|plate|serving|portion|bowl|jar|glass|diner|eater))\s*((?:[,;(]|\b(?:for (?:those|whoever|anyone|whom|the ones)|if|when|unless|at the (?:end|table)|on top|to (?:serve|finish)|dry|raw|cooked)\b).*)$/i;
 /** "~~butter~~ margarine", "~½ tsp salt~ none": what is struck out. */
 const STRUCK = /^\s*~{1,2}([^~]{2,})~{1,2}\s*(.*)$/;
 export const struck = (line: string): string => {
@@ -61,7 +63,7 @@ export const struck = (line: string): string => {
 const TIMES_INSIDE = /^([^()]*?)\s+x\s?(\d{1,2})\s*([,(].*)$/i;
 /** A measure that opens the line without a number: "thumb ginger", "tin tomatoes", "bunch mint". */
 const BARE_UNIT =
-  /^(?=(?:thumb|bunch|tin|jar|packet|bag|carton|block|tub|punnet|bulb|head|stick|sprig|handful|pinch|dash|splash|drizzle|knob|tbsp|tsp|tablespoon|teaspoon|cup|mug|glass)\s+(?:of\s+)?[a-z]{3})/i;
+  /^(?=(?:thumb|inch|bunch|tin|can(?!\s+(?:be|use|also|add|do|have|freeze|make|sub|swap|replace|easily|just|keep|serve|eat|go|you|i|we)\b)|jar|packet|bag|carton|block|tub|punnet|bulb|head|stick|sprig|handful|pinch|dash|splash|drizzle|knob|tbsp|tsp|tablespoon|teaspoon|cup|mug|glass)\s+(?:of\s+)?[a-z]{3})/i;
 const SIZED_UNIT =
   /^(?=(?:small|large|big|medium|little|good|generous) (?:pack|packet|bunch|bag|tin|can|jar|tub|pot|handful|head|piece|knob|bulb|thumb|block|carton|punnet)s?\b)/i;
 
@@ -69,6 +71,8 @@ const SIZED_UNIT =
 const NAME_GRAMS =
   /^(?!(?:oven|bake|fan|gas|serves?|makes|feeds|page)\b)([a-z][a-z' -]{2,24}?)\s+(\d{2,4})(?:\s+(?!(?:g|kg|ml|l|oz|lbs?|grams?|tins?|cans?|cups?|tbsps?|tsps?|mins?|minutes|calories|kcal|small|medium|large|big|or|to|and|x)\b)([a-z][a-z -]{2,24}))?$/i;
 const FEWEST_GRAMS = 50;
+const WHICH_INSIDE =
+  /^(.*?\b)(rice|basmati|pasta|spaghetti|noodles|couscous|bread|toast|rolls?|wraps?|tortillas?|pittas?|pitas?|flour)\b([^()]*)\((?:[a-z ]+, )?(brown|wholemeal|wholewheat|wholegrain)(?:, [a-z ]+)?\)/i;
 const WHICH_ONE =
   /^((?:rice|basmati|pasta|spaghetti|noodles|couscous|bread|toast|rolls?|wraps?|flour|tortillas?|pittas?|pitas?|bulgur)\b.*?),\s*(brown|white|wholemeal|wholewheat|wholegrain)\s*$/i;
 /** "chopped as small as you can be bothered": how fine, and no can. */
@@ -76,24 +80,54 @@ const AS_FINE_AS =
   /(?<=[a-z])\s+as (?:finely|thinly|small|fine|thin|tiny|evenly|chunky|rough(?:ly)?|coarse(?:ly)?) as (?:possible|you|it|they|i|we|your)\b(?:(?: (?:can|will|could|like|dare|please|go|goes|get|gets|be|it|them))+(?: bothered)?)?/gi;
 /** "1 litre veg stock (I use 2 cubes)": what the stock is made of. */
 const OF_CUBES =
-  /^\s*((?:about )?[\d½¼¾][\d./½¼¾]* ?(?:l|ltrs?|litres?|liters?|ml|pints?|cups?|quarts?|dl))\s+(?:of )?((?:[a-z-]+ )*?)(?:stock|broth|bouillon)\b\s*[(,;–-]+\s*(?:(?:(?:i|we) )?(?:use|do|put|make (?:it|mine) with)|(?:made )?(?:with|from|of)|using)\s+((?:about )?(?:\d[\d/½¼¾]*|½|one|two|three|four|half an?))\s+((?:[a-z-]+ )*?)cubes?\b(?: (?:not|instead of|rather than) [^()]*)?\s*\)?\s*$/i;
+  /^\s*((?:about )?[\d½¼¾][\d./½¼¾]* ?(?:l|ltrs?|litres?|liters?|ml|pints?|cups?|quarts?|dl))\s+(?:of )?((?:[a-z-]+ )*?)(?:stock|broth|bouillon)\b\s*(?:[(,;–-]+\s*|(?=(?:made|using|from)\b))(?:(?:(?:i|we) )?(?:use|do|put|make (?:it|mine) with)|(?:made )?(?:with|from|of)|using)\s+((?:about )?(?:\d[\d/½¼¾]*|½|one|two|three|four|half an?))\s+((?:[a-z-]+ )*?)cubes?\b(?: (?:not|instead of|rather than) [^()]*)?\s*\)?\s*$/i;
+const OPENS_MEASURED =
+  /^\s*(?:about )?[\d½¼¾⅓⅔][\d./½¼¾-]*\s*(?:g|kg|ml|l|litres?|oz|lbs?|cups?|mugs?|tbsps?|tsps?|tablespoons?|teaspoons?|tins?|cans?)\s+(?:of )?/i;
+/** "100% rye", "0% fat yoghurt": a share that tells no claim; of chocolate it is its kind. */
+const PERCENT =
+  /(?:^|\s)(?:100 ?%|\d{1,2}(?:[.,]\d)? ?% (?:milk )?fat|0 ?%)(?= |$)(?!.*\b(?:chocolate|cocoa|cacao)\b)/gi;
+/** "2 drained tins of chickpeas": what was done to what they hold. */
+const STATE_OF_TIN =
+  /^(\s*(?:about )?(?:\d[\d./]*|an?|one|two|three|four|half an?)\s+(?:\d{3} ?g )?)((?:un)?drained(?: and rinsed)?|rinsed(?: and drained)?)\s+(tins?|cans?|jars?|cartons?|packs?)\s+(?:of )?([^,(;]+)/i;
+/** "a pitta between two": so much of it for each. */
+const BETWEEN_SOME =
+  /^\s*(an?|one|two|three|\d)\s+([a-z][^,;()\d]*?)\s+between (two|three|2|3)\b(?: of (?:us|you|them))?(?=\s*(?:$|[,;(]))/i;
+/** "peas and corn, a cup between them". */
+const BETWEEN_THEM = /,?\s+(?:between|among) (?:them|the two|both)\b/i;
+/** Characters of the longest of them, and one before it. */
+const LONGEST_MEASURE = 10;
+const ENDS_IN_MEASURE = /\b(?:cups?|mugs?|g|handfuls?|tbsps?|tins?)$/i;
+/** "black salt on the tofu, just a sprinkle": where it goes, before its amount. */
+const WHERE_IT_GOES =
+  /^([a-z][a-z' -]{2,24}?)\s+(?:on|over|in|for) (?:the|each|top of the|my|our) [a-z]+(?: [a-z]+){0,3}(\s*,\s*(?:just |only |about )*(?:an?|\d|half|one|two)\b.*)$/i;
+const FOR_MANY = /,?\s+for (\d{1,2}|two|three|four|five|six|eight)(?: people| of us)?[.!]*\s*$/i;
+const ANY_AMOUNT = /\d ?(?:g|kg|ml|oz|lbs?|cups?|tbsps?|tins?|cans?)\b/i;
+/** "160 g rice, for 2": the line alone, and for whom all of it is; looked for from its end, however long it is. */
+export function forAll(line: string): { readonly alone: string; readonly many: string } | null {
+  const m = FOR_MANY.exec(line);
+  const alone = m ? line.slice(0, m.index) : '';
+  return m?.[1] && ANY_AMOUNT.test(alone) ? { alone, many: m[1] } : null;
+}
 /** "tins tomatoes 2": how many, behind. */
 const TINS_BEHIND =
   /^\s*((?:tins?|cans?|jars?|packets?|cartons?|bags?)) (?:of )?([a-z][a-z' -]*?) (?:x ?)?(\d{1,2})\s*$/i;
 /** "a mug of stock made with ½ tsp low-salt bouillon": what it is made of. */
 const OF_POWDER =
-  /^\s*((?:about )?(?:[\d½¼¾][\d./½¼¾]* ?(?:l|ltrs?|litres?|liters?|ml|pints?|cups?|quarts?|dl)|an? (?:mug|cup|pint|litre)))\s+(?:of )?(?:hot |boiling )?((?:[a-z-]+ )*?)(?:stock|broth)\s*[(,;–-]*\s*(?:made |mixed )?(?:up )?(?:with|from|using)\s+((?:about )?(?:\d[\d./½¼¾]*|[½¼¾]|an?|half an?|one|two) ?(?:tsps?|tbsps?|teaspoons?|tablespoons?) (?:of )?[a-z -]*(?:bouillon|stock|powder|paste)[a-z ]*)\)?\s*$/i;
+  /^\s*((?:about )?(?:[\d½¼¾][\d./½¼¾]* ?(?:l|ltrs?|litres?|liters?|ml|pints?|cups?|quarts?|dl)|an? (?:mug|cup|pint|litre)))\s+(?:of )?(?:hot |boiling )?((?:[a-z-]+ )*?)(?:stock|broth)\s*[(,;–-]*\s*(?:(?:made |mixed )?(?:up )?(?:with|from|using)|(?:i|we) (?:use|do|put|make it with)|(?<=[(,;–-] ?)|(?:hot |boiling )?water (?:\+|and|plus|with|&))\s*(?:only |just )?((?:about )?(?:\d[\d./½¼¾]*|[½¼¾]|an?|half an?|one|two) ?(?:tsps?|tbsps?|teaspoons?|tablespoons?) (?:of )?(?:the )?[a-z -]*(?:bouillon|stock|powder|paste)[a-z ]*)(?:,\s*(?:the )?([a-z -]+?)(?: (?:type|kind|sort|ones?|stuff))?)?\)?\s*$/i;
 /** "1 litre water + 2 cubes": of stock, never of ice. */
 const CUBES_IN_WATER =
   /^\s*((?:about )?[\d½¼¾][\d./½¼¾]* ?(?:l|ltrs?|litres?|liters?|ml|pints?|cups?|quarts?|dl))\s+(?:of )?(?:hot |boiling |just-boiled )*water\b\s*[(,;–+-]*\s*(?:(?:(?:i|we) )?(?:use|with|plus|and)\s+)?((?:about )?(?:\d[\d/½¼¾]*|½|one|two|three|four|half an?))\s+((?:(?!ice\b)[a-z-]+ )*?)cubes?\b(?: (?:not|instead of|rather than) [^()]*)?\s*\)?\s*$/i;
 /** "2 x 400 tins": grams, as tins are told apart. */
 const COUNTED_UNIT =
-  '(?:g|kg|ml|l|litres?|oz|lbs?|cups?|mugs?|tbsps?|tsps?|tablespoons?|teaspoons?|tins?|cans?|jars?|pouch(?:es)?|packs?|cloves?|sticks?|bunch(?:es)?|slices?|handfuls?)';
+  '(?:g|kg|ml|l|litres?|oz|lbs?|(?:rice[- ]cooker )?cups?|mugs?|tbsps?|tsps?|tablespoons?|teaspoons?|tins?|cans?|jars?|pouch(?:es)?|packs?|cloves?|sticks?|bunch(?:es)?|slices?|handfuls?|nests?)';
 /** "mustard, 2 tsp wholegrain", "potatoes, 900 g floury": which one, behind its amount. */
 const KIND_BEHIND = new RegExp(
-  String.raw`^([a-z][a-z' -]{2,24}?)\s*,\s*((?:about )?(?:\d[\d./½¼¾-]*|[½¼¾⅓⅔]|an?|half an?|one|two|three|four)\s*${COUNTED_UNIT})\s+(?!of\b|and\b|or\b|for\b|to\b|in\b|on\b|per\b|each\b|a\b|if\b|max\b|is\b|at\b|from\b|with\b|plus\b|then\b|weight\b|total\b|worth\b)([a-z-]{3,}(?: [a-z-]{3,})?)\s*$`,
+  String.raw`^([a-z][a-z' -]{2,24}?)\s*[,:]\s*((?:about )?(?:\d[\d./½¼¾-]*|[½¼¾⅓⅔]|an?|half an?|one|two|three|four)\s*${COUNTED_UNIT})\s+(?!of\b|and\b|or\b|for\b|to\b|in\b|on\b|per\b|each\b|a\b|if\b|max\b|is\b|at\b|from\b|with\b|plus\b|then\b|weight\b|total\b|worth\b)([a-z-]{3,}?(?: [a-z-]{3,}?)?)( per person)?[.]?\s*$`,
   'i',
 );
+/** "tofu: 2 blocks (300 g each) firm": how many packs of what weight, before what is in them. */
+const PACKS_BEHIND =
+  /^([a-z][a-z' -]{2,24}?)\s*[:,–-]\s*((?:\d{1,2}|an?|one|two|three|four) (?:blocks?|packs?|packets?|tins?|cans?|jars?|bags?|pouch(?:es)?|cartons?)\s*\([^()]*\d ?(?:g|kg|ml|oz)\b[^()]*\))(\s+[a-z][a-z -]*)?(\s*,.*)?$/i;
 /** "swede, half a small one", "carrots, two big ones": how large, behind its number. */
 const SIZE_OF_ONES =
   /^([a-z][a-z' -]{2,24}?)\s*,\s*((?:about )?(?:\d{1,2}|half an?|an?|one|two|three|four|five|six))\s+((?:(?:very|really|nice|good|fat) )?(?:small|large|medium|big|little|fat|medium-sized)) ones?\b/i;
@@ -106,17 +140,52 @@ const OF_THE_OTHER =
   /\b(of|from) (?:(?:the|that|your) (?:other|second|same|first|last|remaining|zested)|another) (?=[a-z]+\b(?<!s\b))/gi;
 /** "crackers? no. Rice cakes": what is asked about is not here. */
 const ASKED_AND_DENIED =
-  /^\s*[a-z][a-z' -]{2,48}\?+\s*(?:no+|nope|never|not here|not any ?more|none|gone|skip(?:ped)?|(?:i|we)(?:'ve)? (?:stopped|don'?t|do not|never do|dropped (?:it|that)|gave (?:it|that) up|given (?:it|that) up))\b[\s.,!;:–-]*(?=[^\s.,!;:–-])/i;
+  /^\s*[a-z][a-z' -]{2,48}?(?:\?+|\s*[-–—:]+(?=\s*no+[.!]))\s*(?:no+|nope|never|not here|not any ?more|none|gone|skip(?:ped)?|(?:i|we)(?:'ve)? (?:stopped|don'?t|do not|never do|dropped (?:it|that)|gave (?:it|that) up|given (?:it|that) up))\b[\s.,!;:–-]*(?=[^\s.,!;:–-])/i;
+/** "a slice of rye each (40 g)", "2 rotis each (about 50 g)": what one weighs, or all of one plate's. */
+const EACH_WEIGHS =
+  /^(\s*(?:about )?(an?|one|two|three|four|\d)\s[^()\d]*?)\s+(each|apiece|a head|per (?:person|head|plate))\s*\(\s*(?:about |around |roughly |~ ?)?(\d{1,3}) ?(g|oz)\s*\)/i;
+/** "about a kilo", "half a pound": in figures. */
+const IN_FIGURES: readonly (readonly [RegExp, string])[] = [
+  [/\bhalf (?:of )?an? kilo(?:gram(?:me)?)?\b/gi, '500 g'],
+  [/\ba quarter (?:of an? )?kilo\b/gi, '250 g'],
+  [/(?<!half )\b(?:a|one) kilo and a half\b/gi, '1500 g'],
+  [/(?<!(?:half|of) )\b(?:a|one) kilo(?:gram(?:me)?)?\b/gi, '1 kg'],
+  [/\bhalf (?:of )?a pound\b/gi, '8 oz'],
+  [/(?<!(?:half|of) )\b(?:a|one) pound\b/gi, '1 lb'],
+];
+/** "2 stock cubes crumbled in", "stirred into it": how it goes in. */
+const HOW_IN =
+  /\s+(?:crumbled|dissolved|stirred|whisked|melted|mixed|dropped|thrown|grated|squeezed|snipped|torn) (?:in|into it|through|over)(?=\s*(?:$|[,;(]))/gi;
+/** "Raisins? 40 g. I go back and forth.": perhaps so much. */
+const ASKED_HOW_MUCH =
+  /^\s*([a-z][a-z' -]{2,30})\?+\s+((?:about )?(?:[\d½¼¾⅓⅔][\d./]*|an?|half an?|one|two)\s*(?:g|kg|ml|oz|tbsps?|tsps?|tablespoons?|teaspoons?|cups?|handfuls?|pinch|splash))\b\s*(?:$|[.,;!]\s*(?:(?:i|we|it|depends|sometimes|maybe|optional|if)\b.*)?$)/i;
+/** "150 g ditalini - wholewheat if you can find it": which one, where there is one. */
+const KIND_IF_FOUND =
+  /^((?:about )?[\d½¼¾⅓⅔][\d./]*\s*(?:g|kg|ml|oz|lbs?|cups?|mugs?|slices?|tbsps?|tsps?)?\s+(?:of )?)([a-z][a-z' -]*?)\s*[-–—,(]\s*(whole[- ]?(?:wheat|meal|grain)|brown|unsalted|unsweetened|[a-z]+[- ]free|no[- ]salt|(?:low|reduced)[- ](?:salt|sodium|fat|sugar)) if (?:you|i|we|they)(?: can| could|'ve)? (?:find|get|have|see|got|afford)(?: it| them| one| some| that)?\)?(.*)$/i;
+const HAVE_IT = /\b(?:i|we)(?: always| usually)? (?:can|do|have|did)\b/i;
+/** "bouillon: a level teaspoon of the reduced salt powder": which one is told behind the amount. */
+const OF_THE_ONE =
+  /^\s*([a-z]{4,}(?: [a-z]{3,})?)\s*[:,–—-]\s+((?:about )?(?:[\d½¼¾⅓⅔][\d./]*|an?|half an?|one|two|three)\s+(?:heaped |heaping |level |rounded |scant |good |big |small )?(?:tbsps?|tsps?|tablespoons?|teaspoons?|cups?|tins?|cans?|g|ml)) of the ([a-z][a-z -]{2,24}?) (ones?|kind|sort|type|stuff|powder|paste|granules|cubes?)\s*$/i;
 const FIRST_DONE =
   /\s+(?:&|and|then)\s+(?:dry[- ])?(?:baked|roasted|grilled|steamed|air[- ]?fried|charred)\b[^,;()]*\b\d+\s*(?:mins?|minutes|hours?|hrs?)\b[^,;()]*$/i;
 
+/** "rice: 1 rice-cooker cup (180 ml) short brown": so much again between the amount and which one it is. */
+const AGAIN_INSIDE =
+  /^([a-z][a-z' -]{2,24}?\s*[:,]\s*\d[^()]{0,24}?)\s*\(\s*(?:about )?\d+ ?(?:ml|g)\s*\)(?=\s+[a-z -]{3,24}$)/i;
+/** "tomato cucumber": names side by side, where they are no food together. */
+function namesAlone(said: string): string {
+  const words = said.toLowerCase().split(' ');
+  const each = words.every((w) => foodOfName(tokens(w)) !== undefined && !PREPARATION.has(w));
+  return each && foodOfName(tokens(said.toLowerCase())) === undefined ? words.join(' and ') : said;
+}
+
 /** "mustard, 2 tsp wholegrain" turned round; another food behind the amount is left where it stands. */
-function kindBefore(all: string, name: string, amount: string, kind: string): string {
+function kindBefore(all: string, name: string, amount: string, kind: string, each = ''): string {
   const lower = kind.toLowerCase();
-  if (lower.split(' ').some((w) => PREPARATION.has(w))) return `${amount} ${name}, ${kind}`;
+  if (lower.split(' ').some((w) => PREPARATION.has(w))) return `${amount} ${name}, ${kind}${each}`;
   const named = foodOfName(tokens(`${lower} ${name.toLowerCase()}`)) ?? foodOfName(tokens(lower));
   return named === undefined || foodOfName(tokens(lower)) === undefined || named !== foodOfName(tokens(lower))
-    ? `${amount} ${kind} ${name}`
+    ? `${amount} ${kind} ${name}${each}`
     : all;
 }
 
@@ -125,8 +194,10 @@ function kindBefore(all: string, name: string, amount: string, kind: string): st
  * tablespoon and a half" one amount; what a food stands in for is dropped. Names of foods stay as they are.
  */
 export const plainTalk = (line: string): string =>
-  line
+  ownWay(line)
     .replace(/(?<=[a-z]{4})[.!]+\s*$/, '')
+    // "carrots | grated": a table's stroke
+    .replace(/\s+\|\s+/g, ', ')
     .replace(/^\s*(?:optional|opt\.?)\s*[:-]?\s*/i, 'optional ')
     .replace(/\bs\s*(?:&|\+|n|and)\s*p\b/i, 'salt and pepper')
     .replace(
@@ -135,18 +206,148 @@ export const plainTalk = (line: string): string =>
         `${/^an?$/i.test(n) ? 'one' : n} and a ${part} ${how ?? ''}${unit}`,
     )
     .replace(/^\s*few (?=[a-z])/i, 'a few ')
+    .replace(EACH_WEIGHS, (_, food: string, n: string, ___: string, weight: string, unit: string) => {
+      const all = (numberOf(n) ?? 1) * Number(weight);
+      return `${food} (${weight}${all > Number(weight) ? `-${all}` : ''} ${unit}) each`;
+    })
+    .replace(/^.*$/s, (said) =>
+      IN_FIGURES.reduce((text, [words, figure]) => text.replace(words, figure), said),
+    )
+    .replace(HOW_IN, '')
+    // "1 tbsp light mayo - or 2 tbsp soy yoghurt, which is what I do"
+    .replace(
+      /^(.*?)[-–—,;(\s]\s*or\s+([^()]{3,60}?)[,;]?\s*(?:\((?:(?:which|that)(?:'s| is) )?what|(?:which|that)(?:'s| is) what|as) (?:i|we) (?:always |usually )?(?:do|use|have|take|make)\)?[.!]*\s*$/i,
+      (_, first: string, taken: string) =>
+        /^(?:about )?(?:[\d½¼¾⅓⅔]|an? |half |one |two )/i.test(taken)
+          ? taken
+          : `${OPENS_MEASURED.exec(first)?.[0] ?? ''}${taken}`,
+    )
+    .replace(/(\d ?(?:g|ml|oz)) ?\/ ?(?=(?:head|person|pp|plate|serving|portion)\b)/gi, '$1 per ')
+    .replace(/\(\s*each (?:about |around |~ ?)?(\d+ ?(?:g|ml|oz|kg))\s*\)/gi, '($1 each)')
+    .replace(/^[a-z]+(?: [a-z]+){1,3}$/i, namesAlone)
+    // "rice - 70 g a head brown basmati, dry"
+    .replace(
+      /^\s*(?:([a-z][a-z' -]{2,24}?)\s*[-–—:,]\s*)?((?:about )?\d+ ?(?:g|ml|oz|tbsps?|tsps?)) (?:per|a) (?:head|person|plate|serving|portion) ((?!raw|dry|dried|cooked|uncooked|drained)[a-z][a-z -]+?)(,\s*(?:dry|raw|cooked|uncooked)(?: weight)?)?\s*$/i,
+      (_, name: string | undefined, amount: string, kind: string, state?: string) =>
+        `${amount} ${kind}${name ? ` ${name}` : ''}${state ?? ''} each`,
+    )
+    // "salt — the pasta water only, a teaspoon in 3 litres"
+    .replace(
+      /^\s*((?:[a-z]+ )?salt)\s*[-–—:,(]+\s*(?:for |in )?(?:the |your )?(?:pasta|potato|cooking|rice|noodle|boiling) water(?: only)?\s*[,;:–—-]\s*([^,;()]{2,30}?)(?:\s+(?:in|to|per) [^,;()]*)?\)?\s*$/i,
+      '$2 $1, in the pasta water',
+    )
+    // "ripe tomatoes, the best you can get": what one can is no tin
+    .replace(
+      /,?\s*(?:the )?(?:best|ripest|nicest|freshest|biggest|smallest|cheapest|reddest)(?: ones?)? (?:that )?(?:you|i|we) (?:can |could )?(?:get|find|have|afford|see|buy)\b/gi,
+      '',
+    )
+    .replace(/,?\s*\b(?:or )?less if (?:you|we|i|they) (?:can|could|like|want|dare|wish)\b(?: to)?/gi, '')
+    .replace(/\s*[-–—,]\s*(?:i|we) (?:do|use|go)(?: for)? half(?: and | & | ?'?n'? |-and-)half\b/gi, '')
+    .replace(
+      /\b(low|reduced|red\.?)[- ]sod\.?(?=[ -])/gi,
+      (_, how: string) => `${/^red\.?$/i.test(how) ? 'reduced' : how} sodium`,
+    )
+    // "two chapatis each - bajra ones, 40 g each": what one weighs
+    .replace(
+      /^((?:\d|an?|one|two|three|four)\s+[^()\d,;-]{3,40}?) (each|apiece)\b(\s*[-–—,;(][^()]*?)[-–—,;(]?\s*(?:about )?(\d{1,3} ?(?:g|oz)) (?:each|apiece)\)?\s*$/i,
+      '$1 ($4 each)$3 $2',
+    )
+    // "2 tsp each, tops"
+    .replace(/,\s*(?:tops|max(?:imum)?|at (?:the )?(?:very )?most)\s*$/i, '')
+    // "20 cashews. ok 12."
+    .replace(
+      /^\s*\d+ ([a-z][a-z ]*?)\s*[.,;–—-]+\s*(?:ok(?:ay)?|well|actually|no|make that|fine),? (\d+)\.?\s*$/i,
+      '$2 $1',
+    )
+    .replace(/^(\s*\d+ )gr\.? (?=chill|pepper|onion|lentil|bean)/i, '$1green ')
+    // "the other half cucumber"
+    .replace(/^\s*(?:the )?(?:other|remaining|second) half\b/i, 'half')
+    .replace(/\s*<-+\s*/g, ' - ')
+    // "sesame oil - leave out, use 1 tsp seeds"
+    .replace(
+      /^([^()]*?)\s*[-–—,(]+\s*(?:leave (?:it |this )?out|skip(?: it| this)?|omit(?: it)?)\s*[,;–-]*\s*(?:and |i |we )?(?:use|do|put in|add|take) (.+?)\)?\s*$/i,
+      '$1 -> $2',
+    )
+    // "olives - 12 black, rinsed"
+    .replace(
+      /^([a-z][a-z' -]{2,24}?)\s*[-–—:,]\s*(\d{1,2}) (black|green|red|yellow|white|brown|small|large|big|medium|ripe|fat|thin|mixed)(\s*,.*)?\s*$/i,
+      '$2 $3 $1$4',
+    )
+    // "lemon 1 juice only"
+    .replace(/^\s*(lemon|lime|orange)s? (\d|½|half|one|two) (juice|zest)(?: only)?\s*$/i, '$3 of $2 $1')
+    // "capers tbsp rinsed", "chickpeas tin (no salt)"
+    .replace(
+      /^([a-z][a-z' -]{2,24}?) (tbsp|tsp|tin|can|jar|cup|mug|bunch|handful|pinch)(?=\s*(?:$|[,(])|\s+(?:rinsed|drained|chopped|grated|sliced|ground|minced|crushed|dried|fresh)\b)(.*)$/i,
+      (all: string, name: string, unit: string, rest: string) =>
+        foodOfName(tokens(name.toLowerCase())) === undefined
+          ? all
+          : `1 ${unit} ${name}${/^\s*[,(]/.test(rest) || !rest ? rest : `, ${rest.trim()}`}`,
+    )
+    // "cucumber salad = 1 cucumber"
+    .replace(/^\s*[a-z][a-z' -]{2,24}\s*=\s*(?=[\d½¼¾⅓⅔]|an?\b|half\b|one\b|two\b)/i, '')
+    .replace(PERCENT, ' ')
+    .replace(/(?<=\b(?:tsps?|t)\s)b\.? ?p(?:\.|owder)?(?=\s|$)/i, 'baking powder')
+    // "lemon, juice and zest of 1"
+    .replace(
+      /^\s*(lemon|lime|orange|grapefruit)s?\s*,\s*((?:the )?(?:juice|zest)(?: (?:and|&|\+) (?:juice|zest))?)(?: only)?(?: of (\d|one|two|half|½|a half))?\s*$/i,
+      (_, fruit: string, part: string, n?: string) => `${part} of ${n ?? '1'} ${fruit}`,
+    )
+    // "4 slices of sourdough (2 each), about 45 g a slice": what one weighs
+    .replace(/\s*\(\d (?:each|apiece)\)(?=.*\d ?g (?:a|per|each|the) [a-z]+\s*\)?\s*$)/i, '')
+    .replace(
+      /\s*[,(–-]\s*(?:about |approx\.? |around |roughly |~ ?)?(\d{1,3}) ?(g|oz) (?:(?:a|per) (?:slice|piece|roll|bun|cake|round|one)|each one)\s*\)?\s*$/i,
+      ' ($1 $2 each)',
+    )
+    .replace(BETWEEN_THEM, (said: string, at: number, all: string) =>
+      all.slice(0, at).includes(',') && ENDS_IN_MEASURE.test(all.slice(Math.max(0, at - LONGEST_MEASURE), at))
+        ? ''
+        : said,
+    )
+    .replace(/^.*$/s, (said) => forAll(said)?.alone ?? said)
+    .replace(/^\s*(?:their|its) (?:own )?(?:liquid|liquor|brine|water)\b/i, 'bean liquid')
+    .replace(WHERE_IT_GOES, '$1$2')
+    .replace(BETWEEN_SOME, (_, n: string, food: string, many: string) => {
+      const [all, eaters] = [numberOf(n) ?? 1, numberOf(many) ?? 1];
+      return `${all}/${eaters} ${food} each`;
+    })
+    .replace(STATE_OF_TIN, '$1$3 $4, $2')
+    .replace(/(\d)\s?"(?=\s|$)/g, '$1 inch')
+    .replace(
+      /(?<=[a-z])(?<!\b(?:is|are|be|was|of|with|in))\s+(?:loads|lots|plenty|galore)(?: of it| of them)?[.!]*\s*$/i,
+      '',
+    )
     .replace(ASKED_AND_DENIED, '')
+    .replace(ASKED_HOW_MUCH, '$2 $1, optional')
+    .replace(KIND_IF_FOUND, (_, amount: string, food: string, kind: string, rest: string) =>
+      HAVE_IT.test(rest) ? `${amount}${kind} ${food}` : `${amount}${food} or ${kind} ${food}`,
+    )
+    .replace(/(?<=[\d½¼¾⅓⅔] ?)T(?=\s+[a-z(]|\s*(?:[+&,;)]|$))/g, 'tbsp')
+    .replace(/[,;(\s–-]+(?:and |but )?no more(?: than that)?\s*\)?[.!]*$/i, '')
+    .replace(OF_THE_ONE, (_, name: string, amount: string, which: string, form: string) =>
+      /powder|granules|paste|cubes?/i.test(form)
+        ? `${amount} ${which} ${name} ${form}`
+        : `${amount} ${which} ${name}`,
+    )
     .replace(AS_FINE_AS, '')
     .replace(CUBES_IN_WATER, (_, water: string, n: string, kind: string) =>
       /stock/i.test(kind) ? `${n} ${kind}cubes + ${water} water` : `${n} ${kind}stock cubes + ${water} water`,
     )
     .replace(
       OF_POWDER,
-      (_, water: string, __: string, made: string) =>
-        `${/bouillon|stock/i.test(made) ? made : made.replace(/(powder|paste)/i, 'stock $1')} + ${water} water`,
+      (_, water: string, __: string, made: string, which?: string) =>
+        `${(/bouillon|stock/i.test(made) ? made : made.replace(/(powder|paste)/i, 'stock $1')).replace(
+          /(?=bouillon|stock)/i,
+          which ? `${which} ` : '',
+        )} + ${water} water`,
     )
     .replace(OF_CUBES, '$3 $2$4stock cubes + $1 water')
+    .replace(AGAIN_INSIDE, '$1')
     .replace(SIZE_OF_ONES, '$2 $3 $1')
+    .replace(
+      PACKS_BEHIND,
+      (_, name: string, packs: string, kind?: string, rest?: string) =>
+        `${packs} ${kind ? `${kind.trim()} ` : ''}${name}${rest ?? ''}`,
+    )
     .replace(KIND_BEHIND, kindBefore)
     .replace(TINS_BEHIND, '$3 $1 $2')
     .replace(SIZE_OF_TIN, '$1g')
@@ -188,6 +389,13 @@ export const plainTalk = (line: string): string =>
     )
     // "aubergines x3 sliced": so many of them
     .replace(/^([a-z][a-z' -]{2,30}?)\s+x\s?(\d{1,2})\s+(?=[a-z&(])/i, '$2 $1, ')
+    // "2 slices of toast each, dry": nothing on it
+    .replace(
+      /\b((?:toast|bread|rolls?|buns?|pittas?|bagels?|crumpets?|muffins?)\b[^,;()]*),\s*(?:dry|plain|bare)(?=\s*$| per person)/i,
+      '$1',
+    )
+    // "rice, 2 cups cooked (leftover, brown)": which one
+    .replace(WHICH_INSIDE, '$1$4 $2$3')
     // "60 g each, raw": how it is weighed
     .replace(
       /\b(each|apiece|pp|a head|per (?:person|head))\s*,\s*((?:raw|dry|dried|cooked|uncooked)(?: weight)?)\s*$/i,
@@ -198,7 +406,7 @@ export const plainTalk = (line: string): string =>
     // "sliced & baked dry 25 min": done before anything else
     .replace(FIRST_DONE, '')
     // "3 tbsp nooch. no marg!": what is not there is no part of the name
-    .replace(/\.\s+no [a-z][a-z ]{1,20}[!.]*$/i, '')
+    .replace(/\.\s+(?:no|skip|leave out|omit|forget) [a-z][a-z ]{1,24}[!.]*$/i, '')
     .replace(
       /^\s*(?:whatever(?:'s| is)? left (?:of|over of)|what(?:'s| is) left of|the (?:rest|remains) of) (?:the )?/i,
       'leftover ',

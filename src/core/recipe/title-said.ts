@@ -37,6 +37,10 @@ const PIECES = /[a-z]s\s*\((?:x ?)?(\d{1,2})(?: (?:small|large|big|mini|medium|l
 /** "Nourish bowl (2)", "overnight oats x 3 jars". */
 const PLATES =
   /[a-z]\s*\((?:x ?)?(\d{1,2})\)\s*$|\s[x×]\s?(\d{1,2}) (?:jars|bowls|pots|glasses|portions|servings|boxes)\s*$/i;
+/** "Black bean burgers – 6 burgers": so many of what it is called. */
+const SO_MANY_OF = /\b([a-z]{3,}s)\b.*\s[–—-]\s*(?:about )?(\d{1,2}) (?:(?:big|small|large|little) )?\1\s*$/i;
+/** "Bolognese. Double batch: 8 portions, half for the freezer". */
+const A_NUMBER_OF = /\b\d{1,2} (?:portions|servings|helpings|bowls|plates)\b/i;
 const SAYS = /\s*[(,–-]?\s*\b(?:serves|makes|feeds)\b.*$/i;
 const LOOSE_END = /\s+[/|·-]+$/;
 
@@ -49,11 +53,23 @@ export function readTitle(written: string): { readonly title: string; readonly s
   });
   const said = readServings(title);
   const says = said && !('problem' in said) && SAYS.test(title);
+  const called = SO_MANY_OF.exec(title);
+  const number = A_NUMBER_OF.exec(title)?.[0];
   const servings = [
+    // "enough for 5, or 4 greedy"
+    many &&
+      readServings(
+        title
+          .slice(FOR_MANY.exec(title)?.index ?? 0)
+          .replace(/^[ (]+/, '')
+          .replace(/\)$/, ''),
+      ),
     many && readServings(`for ${many}`),
     crowd && readServings(`serves ${crowd}`),
     pieces && readServings(`makes ${pieces}`),
+    called && readServings(`makes ${called[2]} ${called[1]}`),
     plates && Number(plates) > 0 && readServings(`serves ${plates}`),
+    number && readServings(number),
     servingsInTitle(title),
     says && said,
   ].filter((r): r is ServingsReading => Boolean(r));

@@ -166,6 +166,10 @@ function deedAt(
   if (hit.form === 'ing' && before && DETERMINERS.has(before.word)) return null;
   if (hit.form !== 'base') return hit.form === 'ing' || hit.form === 's' ? (held ? null : hit) : hit;
   const after = i + 1 < to ? tokens[i + 1] : undefined;
+  // "quarter of a cabbage", "splash of water": so much of it
+  if (after?.word === 'of' && hit.form === 'base' && hit.verb.id !== 'dispose') return null;
+  // "toast alongside": what is eaten with it
+  if (held?.kind === 'food' && after?.word === 'alongside') return null;
   const opens =
     !before ||
     before.kind === 'mark' ||
@@ -360,6 +364,8 @@ function clausesOf(
         next?.kind === 'word' &&
         (AUXILIARIES.has(next.word) ||
           verbOf(next.word) !== undefined ||
+          // "if he's looking he gets nutritional yeast"
+          (own?.opener === 'if' && DOES.has(next.word)) ||
           // "not oil, I know mum uses oil"
           (behindMark && KNOWS.has(next.word)));
       // "if you like" is one, "just like my mother I add" two

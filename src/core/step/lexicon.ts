@@ -94,13 +94,15 @@ export const INSTEAD = list(STEP_WORDS.instead);
 export const ALIASES = new Phrases(Object.entries(STEP_WORDS.aliases));
 export const ORDINARY: ReadonlySet<string> = new Set(STEP_WORDS.ordinary.flatMap((w) => phraseOf(w)));
 export const NOT_FOOD: ReadonlySet<string> = new Set(STEP_WORDS.not_food.map((w) => phraseOf(w).join(' ')));
+/** Last words of what a dish is called. */
+export const DISHES: ReadonlySet<string> = new Set(STEP_WORDS.dishes);
 export const MADE: ReadonlySet<string> = new Set(STEP_WORDS.made);
 
 const set = (words: string): ReadonlySet<string> => new Set(words.split(' '));
 export const DETERMINERS = set(
   'the a an this that these those your my our their its his her each every both some any all another more extra further additional no either neither half remaining reserved rest',
 );
-export const DEFINITE = set('the this that these those your its their remaining reserved rest');
+export const DEFINITE = set('the this that these those your its their remaining reserved saved rest');
 export const PREPOSITIONS = set(
   'in on with over into to of for from at by under through around onto without until till after before per as between across inside off out up down along alongside atop round against among about beside towards within',
 );
@@ -110,7 +112,7 @@ export const AUXILIARIES = set(
   "is are was were be been being am has have had do does did will would can could may might should must shall ought cannot won't can't don't doesn't didn't isn't aren't wasn't weren't wouldn't couldn't shouldn't mustn't needn't haven't hasn't it's that's there's they're we're you're i'm we've i've you've i'd you'd we'd you'll we'll i'll it'll they'll he'll she'll that'll there'll they'd it'd they've dont cant wont",
 );
 export const NEGATORS = set(
-  "not never no don't doesn't didn't won't can't cannot isn't aren't wasn't weren't wouldn't couldn't shouldn't mustn't needn't dont cant wont hardly",
+  "not never no don't doesn't didn't won't can't cannot isn't aren't wasn't weren't wouldn't couldn't shouldn't mustn't needn't dont cant wont hardly nobody",
 );
 export const SUBJECTS = set('i we you they he she it');
 /** Words that open a clause of their own. */

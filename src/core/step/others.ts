@@ -1,3 +1,4 @@
+import { rememberPart } from '@/core/memo';
 import { KNOWS, type ClauseSpan, type Sentence } from './clauses';
 import { DOES, OWNERS, PAST, PEOPLE } from './people';
 import {
@@ -16,6 +17,11 @@ import { wordAt } from './tokens';
 const PRESENT_SUBJECTS = new Set(['i', 'we', 'this', 'here', 'you']);
 const OTHER_ONES = new Set(['ones', 'one', 'version', 'versions', 'kind', 'kinds', 'sort', 'stuff', 'way']);
 
+/** Somebody spoken of before. */
+const SHE = new Set(['she', 'he', "she'd", "he'd"]);
+
+const LAST_OF_ALL = new Set(['finish', 'serve', 'top', 'start', 'begin']);
+
 /** The word behind a clause's subject where that is another cook, a guest or a book; -1 where it is not. */
 function othersAt({ tokens }: Sentence, c: ClauseSpan): number {
   let k = c.from;
@@ -24,6 +30,8 @@ function othersAt({ tokens }: Sentence, c: ClauseSpan): number {
     (tokens[k]?.kind === 'mark' || ['note', 'notes', 'nb', 'ps'].includes(wordAt(tokens, k)))
   )
     k += 1;
+  // "to finish nan had sour cream", "on top dad puts cheese"
+  if (['to', 'on', 'at'].includes(wordAt(tokens, k)) && LAST_OF_ALL.has(wordAt(tokens, k + 1))) k += 2;
   while (
     ['and', 'but', 'though', 'although', 'when', 'where', 'while', 'since', 'because'].includes(
       wordAt(tokens, k),
@@ -33,6 +41,7 @@ function othersAt({ tokens }: Sentence, c: ClauseSpan): number {
   // "I know mum uses oil"
   if (['i', 'we', 'you'].includes(wordAt(tokens, k)) && KNOWS.has(wordAt(tokens, k + 1)))
     k += wordAt(tokens, k + 2) === 'that' ? 3 : 2;
+  if (SHE.has(wordAt(tokens, k))) return k + 1;
   const owned = OWNERS.has(wordAt(tokens, k));
   if (owned) k += 1;
   // "my dear old gran"
@@ -44,6 +53,9 @@ function othersAt({ tokens }: Sentence, c: ClauseSpan): number {
   }
   return -1;
 }
+
+/** True where a clause's subject is another cook, a guest or a book. */
+export const isOthers = (s: Sentence, c: ClauseSpan): boolean => othersAt(s, c) >= 0;
 
 /** "Baba fried it in butter": the place behind a name that is in no list, told in the past; -1 where none is. */
 function namedOther(s: Sentence, c: ClauseSpan): number {
@@ -122,16 +134,28 @@ function isNotNeeded(s: Sentence, c: ClauseSpan): boolean {
 const NOW = new Set(['now', 'nowadays', 'today']);
 const BYGONE = new Set(['was', 'were', 'used', 'had']);
 
+/** "was 2 tbsp oil, gone since January", "used to be butter": told without a subject. */
+function opensBygone({ tokens }: Sentence, from: number, to: number): boolean {
+  let k = from;
+  while (k < to && (tokens[k]?.kind === 'mark' || ['it', 'this', 'originally'].includes(wordAt(tokens, k))))
+    k += 1;
+  return (
+    (['was', 'were'].includes(wordAt(tokens, k)) && verbOf(wordAt(tokens, k + 1))?.form !== 'ed') ||
+    (wordAt(tokens, k) === 'used' && wordAt(tokens, k + 1) === 'to' && wordAt(tokens, k + 2) === 'be')
+  );
+}
+
 /** "the icing was 100 g butter, now it's yoghurt": what it was, and is no more. */
 export const isBygone = (s: Sentence, from: number): boolean =>
-  s.tokens.slice(s.from, from).some((t) => BYGONE.has(t.word)) &&
-  !s.tokens.slice(s.from, from).some((t) => NOW.has(t.word)) &&
-  s.tokens
-    .slice(from, s.to)
-    .some(
-      (t, i) =>
-        NOW.has(t.word) && [',', ';', '-', '—', 'and', 'but'].includes(wordAt(s.tokens, from + i - 1)),
-    );
+  opensBygone(s, s.from, from) ||
+  (s.tokens.slice(s.from, from).some((t) => BYGONE.has(t.word)) &&
+    !s.tokens.slice(s.from, from).some((t) => NOW.has(t.word)) &&
+    s.tokens
+      .slice(from, s.to)
+      .some(
+        (t, i) =>
+          NOW.has(t.word) && [',', ';', '-', '—', 'and', 'but'].includes(wordAt(s.tokens, from + i - 1)),
+      ));
 
 /**
  * True where a sentence's first clause takes back what the sentence before it told: "Skip that."
@@ -143,10 +167,41 @@ export function takesBack(s: Sentence, before?: Sentence): boolean {
   // "The book wants 50 g butter here. No."
   const last = before?.clauses.at(-1);
   if (before && last && othersAt(before, last) >= 0 && answersNo(s)) return true;
+  // "fry it in oil: don't."
+  const words = s.tokens.slice(s.from, s.to).filter((t) => t.kind === 'word');
+  const denies =
+    NEGATORS.has(words[0]?.word ?? '') && words.slice(1).every((t) => HERE.has(t.word)) && words.length <= 4;
+  if (before && denies) return true;
+  // "every recipe says olive oil; I give it lemon instead"
+  const instead = s.tokens.slice(s.from, s.to).some((t) => t.word === 'instead');
+  if (before && last && instead && othersAt(before, last) >= 0 && saysOurs(s, s.from)) return true;
+  // "She uses 6 tbsp of oil. I use none.", "½ tsp goes in hers; I do a squeeze of lemon"
+  if (before && last && saysOurs(s, s.from)) {
+    const theirs = before.clauses.some((c) => othersAt(before, c) >= 0);
+    if (theirs && (saysNothing(s) || saysWithout(s))) return true;
+    const words = before.tokens.slice(last.from, last.to).map((t) => t.word);
+    if (words.some((w, i) => THEIRS.has(w) && ['in', 'into', 'on'].includes(words[i - 1] ?? ''))) return true;
+  }
   // "Baba fried it in butter; I do it in water"
   if (before && last && namedOther(before, last) >= 0 && saysOurs(s, s.from)) return true;
   return first !== undefined && deniesThat(s, first) && !s.clauses.some((c) => c.opener === 'if');
 }
+
+const USES = new Set('use do have put need add take want'.split(' '));
+const NOTHING = new Set(['none', 'nothing', 'no', 'zero', 'nil']);
+/** "I use none", "we put nothing in". */
+const saysNothing = ({ tokens, from, to }: Sentence): boolean =>
+  tokens
+    .slice(from, Math.min(to, from + 5))
+    .some((t, i) => USES.has(t.word) && NOTHING.has(wordAt(tokens, from + i + 1)));
+
+const WITHOUT = new Set(['water', 'stock', 'broth', 'dry', 'paper', 'parchment', 'air', 'neither']);
+/** "I spray them with water": what is done here goes without. */
+const saysWithout = (s: Sentence): boolean =>
+  s.tokens.slice(s.from, s.to).some((t) => WITHOUT.has(t.word)) &&
+  s.named.every((n) => n?.kind !== 'food' || WITHOUT.has(n.id));
+
+const HERE = new Set('here today now us me for any more anymore again in this one ours mine'.split(' '));
 
 /** "Salt the water? We don't.": a sentence that answers no. */
 export function answersNo(s: Sentence): boolean {
@@ -176,6 +231,37 @@ export function isReplaced(s: Sentence, c: ClauseSpan): boolean {
   );
 }
 
+const NEEDING = new Set(['need', 'call', 'reason', 'point', 'cause']);
+/** "…, but there's no call for it": a clause that says that it is not needed. */
+const saysNoNeed = ({ tokens }: Sentence, c: ClauseSpan): boolean =>
+  tokens
+    .slice(c.from, c.to)
+    .some(
+      (t, i) =>
+        NEEDING.has(t.word) &&
+        wordAt(tokens, c.from + i - 1) === 'no' &&
+        (c.from + i + 1 === c.to ||
+          tokens[c.from + i + 1]?.kind === 'mark' ||
+          ['for', 'of', 'to', 'in'].includes(wordAt(tokens, c.from + i + 1))),
+    );
+
+const SEES = new Set(['see', 'find', 'seen', 'read', 'meet', 'met', 'notice', 'found']);
+const SEEING = new Set(["you'll", "you'd", 'you', "i've", "we've", 'i', "you've"]);
+/** "You'll see recipes that fry these in oil": what is done in other kitchens. */
+const isSeenElsewhere = rememberPart((_: unknown, s: Sentence): boolean => {
+  const { tokens } = s;
+  let k = s.from;
+  while (tokens[k]?.kind === 'mark') k += 1;
+  if (!SEEING.has(wordAt(tokens, k))) return false;
+  const most = Math.min(s.to, k + 4);
+  for (k += 1; k < most; k += 1)
+    if (SEES.has(wordAt(tokens, k)))
+      return tokens
+        .slice(k + 1, k + 5)
+        .some((t) => PEOPLE.has(t.word) || PEOPLE.has(t.word.replace(/s$/, '')));
+  return false;
+});
+
 /** How many clauses behind may take one back: "is nice, but it's mostly oil, so I leave it off". */
 const MOST_BEHIND = 3;
 
@@ -185,7 +271,7 @@ function isTakenBack(s: Sentence, c: ClauseSpan): boolean {
   for (let k = at + 1; k <= at + MOST_BEHIND; k += 1) {
     const next = s.clauses[k];
     if (!next) return false;
-    if (deniesThat(s, next) || saysNone(s, next)) return true;
+    if (deniesThat(s, next) || saysNone(s, next) || saysNoNeed(s, next)) return true;
     // what is done in between is done
     if (next.verb?.verb.brings && !verbIsDenied(s, next)) return false;
   }
@@ -222,6 +308,8 @@ function deniesThat(s: Sentence, next: ClauseSpan): boolean {
     PRESENT_SUBJECTS.has(wordAt(s.tokens, next.verbAt - 1)) &&
     s.tokens.slice(next.verbAt + 1, next.to).every((t) => t.kind === 'mark');
   if (bare) return true;
+  // "(the kid gets almond butter, ignore)"
+  if (next.verb.verb.id === 'ignore' && next.to - next.from <= 3) return true;
   if (!THAT.has(wordAt(s.tokens, next.verbAt + 1))) return false;
   const before = s.tokens.slice(next.from, next.verbAt).map((t) => t.word);
   // "you can skip it" leaves both ways open
@@ -240,14 +328,19 @@ function deniesThat(s: Sentence, next: ClauseSpan): boolean {
 export function othersWay(s: Sentence, c: ClauseSpan, from: number): 'remark' | 'optional' | null {
   if (onTheirs(s, c, from)) return 'optional';
   if (isSomeOfUs(s, c)) return 'optional';
+  if (isSeenElsewhere(null, s)) return 'remark';
   if (isTheirDish(s, c, from)) return 'remark';
   const listed = othersAt(s, c);
   const ours = s.clauses.slice(s.clauses.indexOf(c) + 1).some((next) => saysOurs(s, next.from));
   const at = listed < 0 && ours ? namedOther(s, c) : listed;
   if (at < 0 || from < at) return null;
+  // "(the recipe has 3 of fish sauce) and a teaspoon of sugar": what the bracket says ends with it
+  if (s.tokens.slice(at, from).some((t) => t.word === ')')) return null;
   if (isDenied(s, c)) return 'remark';
   // "the shop ones are brushed with butter": another thing than this
   if (OTHER_ONES.has(wordAt(s.tokens, at))) return 'remark';
+  // "she'd start with dripping": told of then
+  if (wordAt(s.tokens, at - 1).endsWith("'d")) return 'remark';
   // "the book's 100 g butter": what it has is not what is done here
   const owner = wordAt(s.tokens, at - 1);
   if (/['’]s?$/.test(owner))
@@ -258,7 +351,10 @@ export function othersWay(s: Sentence, c: ClauseSpan, from: number): 'remark' | 
     if (PAST.has(w)) return 'remark';
     const verb = verbOf(w);
     if (verb?.form === 'ed') return 'remark';
-    if (DOES.has(w) || verb?.form === 's' || AUXILIARIES.has(w)) return 'optional';
+    const has = DOES.has(w) || verb?.form === 's' || AUXILIARIES.has(w);
+    // "(the recipe has 3 of fish sauce)": beside what is taken here
+    if (has && wordAt(s.tokens, c.from - 1) === '(' && WRITTEN.has(wordAt(s.tokens, at - 1))) return 'remark';
+    if (has) return 'optional';
   }
   return null;
 }
@@ -272,6 +368,7 @@ function onTheirs({ tokens }: Sentence, c: ClauseSpan, from: number): boolean {
   const before = wordAt(tokens, at - 1);
   return at < from || ['on', 'over', 'in', 'with', 'for'].includes(before);
 }
+const WRITTEN = new Set(['recipe', 'book', 'original', 'card', 'packet', 'magazine', 'label', 'box']);
 const THEIRS = new Set(['his', 'hers', 'theirs']);
 
 /** "Some of us stir in a spoon of honey": not everybody. */
@@ -314,11 +411,13 @@ function isNeverDone(s: Sentence, c: ClauseSpan): boolean {
 }
 
 /** "…are fried in half a pint of oil in the shops; ours are baked": another kitchen's way. */
-function isDoneElsewhere({ tokens }: Sentence, c: ClauseSpan): boolean {
+function isDoneElsewhere({ tokens, from }: Sentence, c: ClauseSpan): boolean {
   // "stir in the pesto they sell in the shop" is done here
-  if (c.verb?.form === 'base' && !AUXILIARIES.has(wordAt(tokens, c.verbAt - 1))) return false;
+  const they = wordAt(tokens, c.verbAt - 1) === 'they';
+  if (c.verb?.form === 'base' && !they && !AUXILIARIES.has(wordAt(tokens, c.verbAt - 1))) return false;
   if (tokens.slice(c.from, c.to).some((t) => BUYING.has(t.word))) return false;
-  for (let k = c.from; k + 2 < c.to; k += 1)
+  // "in the café they use 25 g butter"
+  for (let k = they ? from : c.from; k + 2 < c.to; k += 1)
     if (
       ['in', 'at'].includes(wordAt(tokens, k)) &&
       ['the', 'most', 'many', 'some'].includes(wordAt(tokens, k + 1)) &&
@@ -336,19 +435,34 @@ const ELSEWHERE = new Set(
 
 const SELLS = new Set('deli bakery supermarket shop canteen pub café cafe hotel caterer takeaway'.split(' '));
 
-/** "Next day put the cabbage in a pan": the recipe goes on, and is no talk of leftovers. */
+/** "Next day put the cabbage in a pan", "Next day: drain": the recipe goes on, and is no talk of leftovers. */
 function opensNextDay(s: Sentence, c: ClauseSpan): boolean {
+  const label = s.label.flatMap((t) => (t.kind === 'word' && t.word !== 'the' ? [t.word] : []));
+  if (label.length === 2 && label[0] === 'next' && ['day', 'morning'].includes(label[1] ?? ''))
+    return s.clauses[0]?.verb?.form === 'base' && c.verb?.form === 'base';
   const at = s.from + (wordAt(s.tokens, s.from) === 'the' ? 1 : 0);
   if (wordAt(s.tokens, at) !== 'next' || !['day', 'morning'].includes(wordAt(s.tokens, at + 1))) return false;
   const deed = at + 2 + (s.tokens[at + 2]?.word === ',' ? 1 : 0);
   return c.verb?.form === 'base' && s.clauses.some((own) => own.verbAt === deed);
 }
 
+const LEFT = new Set(['left', 'leftover', 'leftovers', 'over']);
+const ENOUGH_FOR = new Set(['does', 'do', 'for', 'suits', 'feeds', 'is', 'serves']);
+const ALL_THE = new Set(['most', 'other', 'some', 'many', 'usual', 'all', 'original', 'the', 'every']);
+const OF_OTHERS = new Set(['versions', 'recipes', 'cooks', 'people', 'books', 'original', 'usual']);
+
 /** True where the clause speaks of another version, other people or another time. */
-export function isRemark(s: Sentence, c: ClauseSpan): boolean {
+export const isRemark = rememberPart((s: Sentence, c: ClauseSpan): boolean => {
+  if (s.label.length > 0 && opensNextDay(s, c)) return false;
   if (s.label.length > 0 && REMARKS.has(s.label, 0, s.label.length) >= 0) return true;
+  // "Most versions: 400 ml full fat coconut milk"
+  const [opens] = s.label;
+  if (opens && ALL_THE.has(opens.word) && s.label.some((t) => OF_OTHERS.has(t.word))) return true;
   // "nonna's: pancetta, 4 tbsp oil"
   if (s.label.some((t) => PEOPLE.has(t.word.replace(/['’]s$|['’]$/, '')))) return true;
+  // "Hers: 200 ml olive oil"
+  const labelled = s.label.filter((t) => t.kind === 'word');
+  if (labelled.length === 1 && THEIRS.has(labelled[0]?.word ?? '')) return true;
   if (isTakenBack(s, c) || isNotNeeded(s, c) || isReplaced(s, c)) return true;
   if (isWhatTheyHad(s, c) || isDoneElsewhere(s, c)) return true;
   const at = s.clauses.indexOf(c);
@@ -367,12 +481,31 @@ export function isRemark(s: Sentence, c: ClauseSpan): boolean {
     (next.to - saysAt <= 2 || ['bother', 'do'].includes(wordAt(s.tokens, saysAt + 2)))
   )
     return true;
+  // "they were deep fried when I was small"
+  const then = s.clauses[at + 1];
+  if (
+    then?.opener === 'when' &&
+    SUBJECTS.has(wordAt(s.tokens, then.from + 1)) &&
+    ['was', 'were', 'had', 'lived'].includes(wordAt(s.tokens, then.from + 2))
+  )
+    return true;
+  // "there's always a ladle left, it goes on toast"
+  const earlier = s.clauses[at - 1];
+  const left =
+    earlier !== undefined &&
+    s.tokens
+      .slice(earlier.from, earlier.to)
+      .some((t, i, all) => LEFT.has(t.word) && !['to', 'for'].includes(all[i + 1]?.word ?? ''));
+  if (left && ['it', 'they', 'that', 'which'].includes(wordAt(s.tokens, c.from))) return true;
   if (opensNextDay(s, c)) return false;
   for (let k = at; k >= 0; k -= 1) {
     const own = s.clauses[k] as ClauseSpan;
-    if (REMARKS.has(s.tokens, own.from, own.to) >= 0) return true;
+    const remark = REMARKS.has(s.tokens, own.from, own.to);
+    // "half a teaspoon does most people" is enough for them
+    const feeds = ENOUGH_FOR.has(wordAt(s.tokens, remark - 1)) && wordAt(s.tokens, remark + 1) === 'people';
+    if (remark >= 0 && !feeds) return true;
     // a subject of its own says what is done here
     if (PRESENT_SUBJECTS.has(wordAt(s.tokens, own.from)) || own.verb?.form === 'base') return false;
   }
   return false;
-}
+});

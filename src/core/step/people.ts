@@ -3,7 +3,7 @@ import { STEP_WORDS } from './lexicon';
 /** Other cooks, guests, books and shops. */
 export const PEOPLE: ReadonlySet<string> = new Set(STEP_WORDS.people);
 export const OWNERS = new Set(
-  'my his her our your their the a an one some most many other all these those'.split(' '),
+  'my his her our your their the a an one some most many other all these those every any each'.split(' '),
 );
 /** Verbs of telling in the past: "had 125 g butter", "was fried in oil". */
 export const PAST = new Set(

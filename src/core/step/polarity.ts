@@ -1,3 +1,4 @@
+import { rememberPart } from '@/core/memo';
 import type { ClauseSpan, Sentence } from './clauses';
 import { isBygone, isRemark, othersWay } from './others';
 import {
@@ -117,14 +118,17 @@ const DOES_IT = new Phrases(
 );
 const WISHES = new Set(['would', "you'd", "i'd", "we'd", 'you', 'i', 'we', 'they', 'if']);
 
+const RELATIVES = new Set(['who', 'that', 'which', 'whoever']);
 /** A negator that turns the whole clause: "do not add", "cannot be made", "never cook". */
-export function verbNegated({ tokens }: Sentence, c: ClauseSpan): boolean {
+export const verbNegated = rememberPart(({ tokens }: Sentence, c: ClauseSpan): boolean => {
   const end = c.verbAt >= 0 ? c.verbAt : c.to;
   for (let i = c.from; i < end; i += 1) {
     const w = wordAt(tokens, i);
     if (!NEGATORS.has(w) || w === 'no') continue;
     const next = wordAt(tokens, i + 1);
     if (NOT_NEGATING.has(next)) continue;
+    // "for those that aren't watching it": who they are
+    if (i > c.from + 1 && RELATIVES.has(wordAt(tokens, i - 1))) continue;
     // "don't be shy with the oil"
     if (ENCOURAGES.has(next) || (next === 'be' && ENCOURAGES.has(wordAt(tokens, i + 2)))) continue;
     // "not any oil", "not butter" turns a noun alone
@@ -133,7 +137,7 @@ export function verbNegated({ tokens }: Sentence, c: ClauseSpan): boolean {
     return true;
   }
   return false;
-}
+});
 
 /** The piece between commas around a place of a clause. */
 function pieceAt({ tokens }: Sentence, c: ClauseSpan, k: number): { from: number; to: number } {
@@ -157,6 +161,11 @@ const isOtherVersion = (s: Sentence): boolean =>
   ['version', 'way', 'option'].includes(s.label.at(-1)?.word ?? '') &&
   !['my', 'our', 'this'].includes(s.label[0]?.word ?? '');
 
+const CONDITION = new Set(["it's", 'is', 'you', 'we', "we're", "you're", 'they', 'there', "there's", 'i']);
+/** "If it's breakfast": a label that holds at times. */
+const isCondition = ({ label }: Sentence): boolean =>
+  label[0]?.word !== 'for' && label.slice(1, 4).some((t) => CONDITION.has(t.word));
+
 const HAVING = new Set(['have', 'got', "you've", 'you’ve', "there's", "we've", "i've"]);
 /** "if you have avocado, a quarter each on top": what somebody may have goes in where they have it. */
 function hasIt({ tokens, clauses }: Sentence, c: ClauseSpan, from: number): boolean {
@@ -171,6 +180,9 @@ function hasIt({ tokens, clauses }: Sentence, c: ClauseSpan, from: number): bool
   );
 }
 
+/** The place of a clause's first word that says that it may be left undone; -1 where none does. */
+const optionalAt = rememberPart(({ tokens }: Sentence, c: ClauseSpan) => OPTIONAL.has(tokens, c.from, c.to));
+
 /**
  * True where it may be left undone.
  *
@@ -179,7 +191,9 @@ function hasIt({ tokens, clauses }: Sentence, c: ClauseSpan, from: number): bool
 export function isOptional(s: Sentence, c: ClauseSpan, food?: number): boolean {
   if (s.label.some((t, i) => OPTIONAL.at(s.label, i) !== null && t.kind === 'word')) return true;
   if (isOtherVersion(s)) return true;
-  const said = OPTIONAL.has(s.tokens, c.from, c.to);
+  // "If it's breakfast: 40 g oats in as well"
+  if (['if', 'when', 'for'].includes(s.label[0]?.word ?? '') && isCondition(s)) return true;
+  const said = optionalAt(s, c);
   if (said >= 0) {
     const piece = food === undefined ? null : ofOneItem(s, c, said);
     if (!piece || (food !== undefined && piece.from <= food && food < piece.to)) return true;
@@ -187,8 +201,8 @@ export function isOptional(s: Sentence, c: ClauseSpan, food?: number): boolean {
   const at = s.clauses.indexOf(c);
   // "tofu, cornflour, ¼ tsp salt if using": of the last of a list
   const next = s.clauses[at + 1];
-  const short = next !== undefined && next.opener === 'if' && next.to - next.from <= 3 && c.verb === null;
-  if (short && food !== undefined && food < pieceAt(s, c, c.to - 1).from) return false;
+  const ofLast = next !== undefined && next.opener === 'if' && next.from === c.to && c.verb === null;
+  if (ofLast && food !== undefined && food < pieceAt(s, c, c.to - 1).from) return false;
   // "if it sticks, add oil"; "add oil if it sticks"
   return [s.clauses[at - 1], s.clauses[at + 1]].some(
     (n) =>
@@ -212,13 +226,16 @@ function swapped(s: Sentence, c: ClauseSpan, i: number): Polarity | null {
   const may =
     verb.form === 'ed' ||
     ['can', 'could', 'may'].some((w) => tokens.slice(c.from, verbAt).some((t) => t.word === w));
-  if (joint < 0) return i > verbAt ? 'alternative' : null;
+  // "this replaces all of the oil"
+  const gone = verb.form === 's' && ['replace', 'substitute'].includes(verb.verb.id);
+  if (joint < 0) return i > verbAt ? (gone ? 'not' : 'alternative') : null;
   const behind = i > joint;
   if (may) return behind ? 'alternative' : i < verbAt ? 'do' : null;
   const turned = verb.verb.id === 'substitute' && wordAt(tokens, joint) === 'for';
   return behind === turned ? 'not' : 'do';
 }
 
+const STOPPED = new Set(['stopped', 'quit', 'ditched', 'dropped']);
 /** What is left out: "skip the oil", "leave the oil out", "the salt is left out". */
 function omitted(s: Sentence, c: ClauseSpan, i: number, end: number): Polarity | null {
   const { tokens } = s;
@@ -232,6 +249,13 @@ function omitted(s: Sentence, c: ClauseSpan, i: number, end: number): Polarity |
     if (leaves(k) && wordAt(tokens, k) === 'left' && ['out', 'off'].includes(wordAt(tokens, k + 1)))
       return 'not';
   }
+  // "I've stopped buttering it", "gave up adding salt"
+  for (let k = c.from; k < i; k += 1)
+    if (
+      STOPPED.has(wordAt(tokens, k)) ||
+      (['gave', 'given'].includes(wordAt(tokens, k)) && wordAt(tokens, k + 1) === 'up')
+    )
+      return 'not';
   if (!verb || i < verbAt) return null;
   const out = (k: number) => k < c.to && ['out', 'off'].includes(wordAt(tokens, k));
   const outs =
@@ -248,6 +272,23 @@ function omitted(s: Sentence, c: ClauseSpan, i: number, end: number): Polarity |
   return verbNegated(s, c) && !verb.verb.always ? 'do' : 'not';
 }
 
+/** True where nothing but a mark stands before a place. */
+const opensAt = (tokens: readonly Token[], at: number): boolean =>
+  tokens[at - 1] === undefined || tokens[at - 1]?.kind === 'mark';
+
+const NICE = new Set(['nice', 'lovely', 'good', 'great', 'delicious', 'tasty', 'wonderful']);
+const THEIR_VERSION = new Set(
+  'version recipe original book magazine card packet box label one cafe café restaurant'.split(' '),
+);
+/** "in the magazine version", "on the packet": where another way of it stands. */
+const isInTheirs = ({ tokens, to }: Sentence, at: number): boolean =>
+  ['in', 'on'].includes(wordAt(tokens, at)) &&
+  ['the', 'her', 'his', 'their', 'my', 'most'].includes(wordAt(tokens, at + 1)) &&
+  [2, 3, 4].some((n) => at + n < to && THEIR_VERSION.has(wordAt(tokens, at + n)));
+
+const MAKINGS = new Set(['bits', 'ingredients', 'stuff', 'things', 'makings', 'components']);
+const STRUCK = new Set(['crossed', 'struck', 'scratched', 'scored']);
+
 /** What is said of a food behind it: "oil is not needed", "oil-free", "walnut-sized". */
 function saidBehind(s: Sentence, c: ClauseSpan, from: number, end: number): Polarity | null {
   const { tokens } = s;
@@ -255,14 +296,44 @@ function saidBehind(s: Sentence, c: ClauseSpan, from: number, end: number): Pola
   if (next && end < c.to) {
     // "the fat ones": how they look
     if (end === from + 1 && (next.word === 'ones' || next.word === 'one')) return 'remark';
+    // "dressing bits at the bottom": what the list has for it
+    if (MAKINGS.has(next.word)) return 'remark';
     if (next.word === 'free' && !['range', 'from', 'of', 'flow'].includes(wordAt(tokens, end + 1)))
       return 'not';
     if (
       AFTER_NOUN.has(next.word) &&
-      (next.glued || ['style', 'shapes', 'shape', 'flavour', 'flavor', 'sized'].includes(next.word))
+      (next.glued || ['style', 'shapes', 'shape', 'flavour', 'flavor', 'sized', 'size'].includes(next.word))
     )
       return 'remark';
   }
+  // "guacamole is nice but …": it may be had
+  if (
+    opensAt(tokens, from) &&
+    ['is', 'are'].includes(wordAt(tokens, end)) &&
+    NICE.has(wordAt(tokens, end + 1))
+  )
+    return 'optional';
+  // "cashews would make it richer"
+  const might = ['would', 'could', 'might'].includes(wordAt(tokens, end));
+  const was = ['was', 'were', 'used', 'would'].includes(wordAt(tokens, end));
+  // "pine nuts are for feast days"
+  if (['is', 'are'].includes(wordAt(tokens, end)) && wordAt(tokens, end + 1) === 'for') return 'optional';
+  // "that's where the salt is"
+  if (
+    wordAt(tokens, from - 1) === 'the' &&
+    wordAt(tokens, from - 2) === 'where' &&
+    ['is', 'are', 'was', 'comes', 'hides', 'sits'].includes(wordAt(tokens, end))
+  )
+    return 'remark';
+  // "a dab of butter was in the magazine version"
+  if (was && isInTheirs(s, end + 1)) return 'remark';
+  // "in where the 100 ml of oil was"
+  if (was && tokens.slice(Math.max(s.from, from - 8), from).some((t) => t.word === 'where')) return 'remark';
+  if (might) return 'optional';
+  // "olive oil, crossed out"
+  for (let k = end; k < Math.min(s.to, end + 8); k += 1)
+    if (STRUCK.has(wordAt(tokens, k)) && ['out', 'off', 'through'].includes(wordAt(tokens, k + 1)))
+      return 'not';
   let negated = false;
   for (let k = end; k < Math.min(c.to, end + 6); k += 1) {
     const t = tokens[k] as Token;
@@ -441,6 +512,19 @@ const isLookedFor = ({ tokens }: Sentence, c: ClauseSpan, from: number): boolean
     .some((t, i) => LOOKS.has(t.word) && ['for', 'of'].includes(wordAt(tokens, c.from + i + 1)));
 
 const BEHIND_GONE = new Set(['gone', 'out', 'history']);
+const STAYS = new Set(['stays', 'stay', 'remains']);
+const PUT_AWAY = new Set(['home', 'away', 'off', 'out', 'put', 'shut', 'closed']);
+const KEPT_IN = new Set(['cupboard', 'drawer', 'pantry', 'larder', 'shop', 'shed', 'box', 'shelf', 'packet']);
+/** "the salt shaker stays at home", "the oil stays in the cupboard": where it is, and not here. */
+const isPutAway = ({ tokens, to: end }: Sentence, to: number): boolean => {
+  const at = tokens.slice(to, Math.min(end, to + 3)).findIndex((t) => STAYS.has(t.word));
+  if (at < 0) return false;
+  const behind = tokens.slice(to + at + 1, Math.min(end, to + at + 5)).map((t) => t.word);
+  return (
+    PUT_AWAY.has(behind[0] ?? '') ||
+    (['at', 'in', 'on'].includes(behind[0] ?? '') && behind.some((w) => w === 'home' || KEPT_IN.has(w)))
+  );
+};
 /** "the butter and the sugar are gone": in it no more. */
 function isGone(s: Sentence, to: number): boolean {
   for (let k = to; k < Math.min(s.to - 1, to + 8); k += 1) {
@@ -459,10 +543,34 @@ const BY_NATURE = new Set(
 );
 /** "(bread needs a bit)": what it is like, of any of its kind. */
 const isOfItsNature = ({ tokens }: Sentence, from: number, to: number): boolean =>
-  BY_NATURE.has(wordAt(tokens, to)) &&
-  (tokens[from - 1] === undefined ||
-    tokens[from - 1]?.kind === 'mark' ||
-    CONJUNCTIONS.has(wordAt(tokens, from - 1)));
+  BY_NATURE.has(wordAt(tokens, to)) && (opensAt(tokens, from) || CONJUNCTIONS.has(wordAt(tokens, from - 1)));
+
+const TASTES = new Set(
+  'salty sweet rich fatty oily heavy bitter sharp spicy hot strong plenty mild expensive cheap savoury greasy'.split(
+    ' ',
+  ),
+);
+const HOLDS = new Set(['has', 'have', 'holds', 'contains']);
+const UNTRUE = new Set(['lie', 'joke', 'myth', 'misnomer', 'fib']);
+/** "Chickpea water is salty enough": what it is like. */
+const isDescribed = ({ tokens }: Sentence, from: number, to: number): boolean => {
+  // "the dressing has no oil", "a tin of the full fat has more fat than we need"
+  if (
+    HOLDS.has(wordAt(tokens, to)) &&
+    ['no', 'more', 'less', 'enough', 'too'].includes(wordAt(tokens, to + 1))
+  )
+    return true;
+  // "more fat than the three of us should eat"
+  if (['more', 'less', 'fewer'].includes(wordAt(tokens, from - 1)) && wordAt(tokens, to) === 'than')
+    return true;
+  if (!['is', 'are', "'s"].includes(wordAt(tokens, to))) return false;
+  // "the butter is a lie"
+  if (wordAt(tokens, to + 1) === 'a' && UNTRUE.has(wordAt(tokens, to + 2))) return true;
+  const at = ['very', 'so', 'quite', 'too', 'already', 'really', 'pretty'].includes(wordAt(tokens, to + 1))
+    ? to + 2
+    : to + 1;
+  return opensAt(tokens, from) && TASTES.has(wordAt(tokens, at));
+};
 
 const KEEPS = new Set(['keep', 'save', 'reserve', 'freeze', 'store']);
 /** "I keep a third back for rice": what it is kept for is another meal. */
@@ -493,7 +601,14 @@ export function polarityOf(s: Sentence, c: ClauseSpan, from: number, to: number)
   if (isRemark(s, c) || isBygone(s, from) || saysMadeOf(s, from)) return 'remark';
   const theirs = othersWay(s, c, from);
   if (theirs === 'remark') return theirs;
-  if (isLookedFor(s, c, from) || isGone(s, to) || isForAnother(s, c, from) || isOfItsNature(s, from, to))
+  if (
+    isLookedFor(s, c, from) ||
+    isGone(s, to) ||
+    isPutAway(s, to) ||
+    isForAnother(s, c, from) ||
+    isOfItsNature(s, from, to) ||
+    isDescribed(s, from, to)
+  )
     return 'remark';
   const behind = saidBehind(s, c, from, to);
   if (behind) return behind;

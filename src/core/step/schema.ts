@@ -48,6 +48,8 @@ export const StepWordsFile = z
     aliases: z.record(z.string(), z.string()),
     not_food: z.array(z.string()),
     made: z.array(z.string()),
+    /** What a dish is called by its last word: "the squash soup" is no squash of its own. */
+    dishes: z.array(z.string()),
     called: z.record(z.string(), z.array(z.string())),
     families: z.record(z.string(), z.array(z.string())),
     families_the: z.record(z.string(), z.array(z.string())),

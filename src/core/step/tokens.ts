@@ -1,5 +1,6 @@
 import { normalWord } from '@/core/food/tokens';
 import { remember } from '@/core/memo';
+import { spelledNumber } from '@/core/measure/quantity';
 
 /** A word, number or mark of a sentence, with its place; made once, and all that reads sentences reads these. */
 export interface Token {
@@ -21,19 +22,49 @@ export const wordAt = (tokens: readonly Token[], i: number): string => tokens[i]
 const SHORT: Readonly<Record<string, string>> = { 'w/': 'with', 'w/o': 'without', w: 'with' };
 const ACCENTS = /[\u0300-\u036f]/g;
 const WORDS =
-  /(\d[\d.,/⁄]*(?:\s?[½⅓⅔¼¾⅛⅜⅝⅞⅕⅖⅗⅘⅙⅚])?|[½⅓⅔¼¾⅛⅜⅝⅞⅕⅖⅗⅘⅙⅚])|([wW]\/o?(?![a-zA-Z/])|\p{L}[\p{L}'’]*)|([.,;:!?()[\]—–/+&\n]|-(?=\s)|…)/gu;
+  /(?<percent>\d[\d.,]*\s?%)|(\d[\d.,/⁄]*(?:\s?[½⅓⅔¼¾⅛⅜⅝⅞⅕⅖⅗⅘⅙⅚])?|[½⅓⅔¼¾⅛⅜⅝⅞⅕⅖⅗⅘⅙⅚])|([wW]\/o?(?![a-zA-Z/])|\p{L}[\p{L}'’]*)|([.,;:!?()[\]—–/+&\n]|-(?=\s)|…)/gu;
 
 /** "4 oz. flour", "2 tbsp. mustard": a stop that ends a measure, not a sentence. */
 const ABBREVIATED =
   /[\d½⅓⅔¼¾⅛] ?(?:oz|fl|lbs?|tbsps?|tbs|tsps?|pts?|pkts?|pkgs?|qts?|med|lg|sm|ml|kg|gr?|c)(?=\.\s?\(?[a-z]).{1,4}$/;
 
+const OPENS_SPELLED = /hundred|teen|ty\b|eleven|twelve/i;
+
 /** Words, numbers and marks of a text, in order. */
 export const tokensOf = remember((text: string): readonly Token[] => {
   const out: Token[] = [];
+  const lower = OPENS_SPELLED.test(text) ? text.toLowerCase() : null;
+  let read = 0;
   for (const m of text.matchAll(WORDS)) {
     const start = m.index;
-    const [whole, number, word] = m;
-    if (number !== undefined) {
+    if (start < read) continue;
+    const [whole, percent, number, word] = m;
+    const spelled = word !== undefined && lower ? spelledNumber(lower, start) : null;
+    // "three hundred and fifty" is one number
+    if (spelled) {
+      const digits = String(spelled.value);
+      read = spelled.end;
+      out.push({
+        word: digits,
+        normal: digits,
+        start,
+        end: read,
+        kind: 'number',
+        glued: text[start - 1] === '-' && out.at(-1)?.end === start - 1,
+      });
+      continue;
+    }
+    // "100% rye": which one, and not how much
+    if (percent !== undefined)
+      out.push({
+        word: percent,
+        normal: percent,
+        start,
+        end: start + percent.length,
+        kind: 'word',
+        glued: false,
+      });
+    else if (number !== undefined) {
       // "10." ends a sentence
       const trimmed = number.replace(/[.,/⁄]+$/, '');
       out.push({
@@ -51,11 +82,11 @@ export const tokensOf = remember((text: string): readonly Token[] => {
         .normalize('NFD')
         .replace(ACCENTS, '')
         .replace(/’/g, "'");
-      const lower = plain.replace(/'s$|'$/, '');
+      const bare = plain.replace(/'s$|'$/, '');
       const glued = text[start - 1] === '-' && out.at(-1)?.end === start - 1;
       out.push({
         word: plain,
-        normal: normalWord(lower),
+        normal: normalWord(bare),
         start,
         end: start + word.length,
         kind: 'word',

@@ -1,3 +1,4 @@
+import { escapePattern } from '@/core/escape';
 import { FAT_KINDS } from '@/core/food/kind-groups';
 import { foodById, type Food } from '@/core/food/table';
 import { markerLength } from '@/core/recipe/clean';
@@ -155,6 +156,7 @@ export function applySwap(
     if (brokenIn(note.text, put).length === 0) edits.push({ start: note.start, end: note.end, put });
   }
   edits.push(lineEdit(source, line, lines));
+  if (!same) edits.push(...inOtherLines(read, line, names, word));
   if (after.some((now, i) => brokenIn(read.steps[i]?.text ?? '', now).length > 0)) return null;
   const text = edits
     .sort((a, b) => b.start - a.start)
@@ -206,6 +208,29 @@ function placeAround({ recipe, steps }: ReadRecipe, { line, step }: ReadLine) {
   return { start, end, text: recipe.source.slice(start, end) };
 }
 
+/** "black salt on the tofu": another line's words for where it goes, when that is swapped or gone. */
+function inOtherLines(
+  read: ReadRecipe,
+  line: ReadLine,
+  { words }: Names,
+  word: string | null,
+): { start: number; end: number; put: string }[] {
+  if (words.length === 0) return [];
+  const there = new RegExp(
+    `\\s+(on|over|for|with|in|around|onto) the (?:${words.map(escapePattern).join('|')})\\b`,
+    'gi',
+  );
+  return read.recipe.lines.flatMap((other) =>
+    other.start === line.line.start
+      ? []
+      : [...other.text.matchAll(there)].map((m) => ({
+          start: other.start + m.index,
+          end: other.start + m.index + m[0].length,
+          put: word === null || !word.startsWith('the ') ? '' : ` ${m[1] ?? 'on'} ${word}`,
+        })),
+  );
+}
+
 /** ", about 2 tsp" behind a food: the amount that goes with its words. */
 const AMOUNT_AFTER =
   /^,?\s*(?:\((?=[^()]{1,24}\)))?(?:about|around|roughly|say|maybe)?\s*(?:[\d½¼¾⅓⅔][\d./½¼¾⅓⅔–-]*|an?|half an?|one|two|three)\s*(?:g|kg|ml|l|oz|tbsps?|tsps?|cups?|(?:table|tea)?spoon(?:ful)?s?)\b(?:(?<=\([^()]{1,24})\))?(?=\s*(?:[,.;)]|$))/i;
@@ -227,6 +252,12 @@ function inSentence(words: string, swap: SwapRow): string {
   return plain.replace(/, ([^,]+)$/, ' ($1)');
 }
 const UNSALTED = /^(?:no salt added|no salt|unsalted)$/;
+
+/** Grams of water in 100 g from which a food stirs in by itself. */
+const WET_G = 75;
+const WITH_ITS_WATER =
+  /^(?:\s*\([^()]*\))?,?\s*(?:mixed|soaked|stirred|whisked|beaten)?\s*(?:up\s+)?(?:with|in|into|plus|\+)\s+(?:about )?[\d½¼¾⅓⅔][^,.;()]*?\bwater\b/i;
+const CUT_SO = /^\s+(?:very )?(?:small|fine|finely|roughly|coarsely)\b(?!\s+\p{L}+ed\b)/iu;
 
 /** A swap of what only the method names, written where it is named. */
 function inMethodOnly(
@@ -296,7 +327,13 @@ function inMethodOnly(
   const again =
     each?.[0].length ?? (amount === null ? 0 : (AMOUNT_AFTER.exec(place.text.slice(end))?.[0].length ?? 0));
   // "(the very low salt ones)", "in water": what was said of the old one alone
-  const behind = again + (OF_THE_OLD.exec(place.text.slice(end + again))?.[0].length ?? 0);
+  const after = place.text.slice(end + again);
+  // "3 tbsp flaxseed mixed with 6 tbsp water": what stands in is wet itself
+  const wet = swap.to.length > 0 && swap.to.every((t) => (foodById(t.food)?.waterG ?? 0) > WET_G);
+  const water = wet ? (WITH_ITS_WATER.exec(after)?.[0].length ?? 0) : 0;
+  // "walnuts chopped small": how the old one was cut
+  const cut = put.endsWith(')') ? (CUT_SO.exec(after)?.[0].length ?? 0) : 0;
+  const behind = again + (water || cut || (OF_THE_OLD.exec(after)?.[0].length ?? 0));
   const whole = /^\s*(?:and|with|plus) (?:all )?(?:their|its|the) (?:own )?(?:liquid|juice|water)\b/i.test(
     place.text.slice(end + behind),
   );

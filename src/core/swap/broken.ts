@@ -7,7 +7,7 @@ const BROKEN: readonly (readonly [RegExp, string])[] = [
   [/\b\p{L}+\s+(?:with|of|the)\s*,/giu, 'a word left hanging'],
   [/\bof\s+(?:\p{L}+\s+)?the\s+\p{L}+\s+each\b/giu, 'an amount of something else'],
   [/\b(?:no|without)\s+(?:an?|the|some)\s+(?:\p{L}+\s+)?of\b/giu, 'none of so much of it'],
-  [/,\s*[,.;]|\(\s*\)|:\s*\.|(?:^|[.!?]\s+|\n\s*)[:;,]/g, 'a mark without words'],
+  [/,\s*[,.;]|\(\s*\)|:\s*\.|(?:^|[.!?]\s+|\n\s*)[:;,]|\b[\p{L} ]+:\s*$/gu, 'a mark without words'],
   [/\([^()]*\([^()]*\)[^()]*\)/g, 'brackets in brackets'],
   [/\bthe (?:\p{L}+ ){1,3}each\b/giu, 'no amount for each'],
   [/\b(?:plain|hot|warm|cold|boiling|fresh|little) no\s+\p{L}+/giu, 'done with what is not there'],
@@ -18,6 +18,10 @@ const BROKEN: readonly (readonly [RegExp, string])[] = [
   ],
   [
     /\b(?:the|with|in|of|little|add|and|heat|some|same)\s+no\s+(?!need|longer|more|further|less|matter|problem|added)\p{L}+/giu,
+    'done with what is not there',
+  ],
+  [
+    /\b(?:do|have|use|make|take|eat|spoon|dollop)\s+no\s+(?!need|longer|more|further|less|matter|problem|added|salt|oil|sugar)\p{L}+/giu,
     'done with what is not there',
   ],
   [

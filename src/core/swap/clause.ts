@@ -121,6 +121,8 @@ export function withoutClause(text: string, s: Sentence, c: ClauseSpan, withDepe
   return cut(text, s, s.from, Math.max(end, to));
 }
 
+const INSTEAD = new Set(['instead', 'rather', 'replacing', 'lieu']);
+
 /** A text without the sentence that tells of a food and of no other; null where it tells of more. */
 export function withoutSentence(text: string, start: number, end: number): string | null {
   const found = clauseAt(text, Math.max(start, end - 1));
@@ -132,8 +134,10 @@ export function withoutSentence(text: string, start: number, end: number): strin
     if (t?.word === '(') depth += 1;
     if (t?.word === ')') depth -= 1;
     const own = t !== undefined && t.start < end && t.end > start;
+    // "instead of the almonds": what it stands in for is told elsewhere
+    const instead = s.tokens.slice(Math.max(s.from, k - 3), k).some((x) => INSTEAD.has(x.word));
     // what stands in brackets is said of it
-    if (depth === 0 && !own && s.named[k - s.from]?.kind === 'food') return null;
+    if (depth === 0 && !own && !instead && s.named[k - s.from]?.kind === 'food') return null;
   }
   return cut(text, s, s.from, ['.', '!'].includes(wordAt(s.tokens, s.to)) ? s.to + 1 : s.to);
 }

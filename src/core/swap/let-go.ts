@@ -1,5 +1,5 @@
 import { foodById } from '@/core/food/table';
-import { isMeasure } from '@/core/read/brought/mention';
+import { isMeasure } from '@/core/read/brought/measured';
 import type { ClauseSpan, Sentence } from '@/core/step/clauses';
 import { AUXILIARIES, CONJUNCTIONS, DETERMINERS, NEGATORS, PREPOSITIONS, verbOf } from '@/core/step/lexicon';
 import { wordAt } from '@/core/step/tokens';

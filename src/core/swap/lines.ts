@@ -63,6 +63,10 @@ const MORE_OF_IT = /,?\s*\b(?:plus|and)\s+(?:a (?:little|bit) )?(?:more|extra)\b
 const AS_CHEESE =
   /,?\s*(?:(?:finely |coarsely )?(?:grated|crumbled|shredded|sliced|cubed|diced)(?:,| and)?\s*)+(?=$|[,(])/gi;
 
+const NUTS = new Set(['nut', 'seed']);
+const AS_NUTS =
+  /,?\s*(?:(?:lightly |roughly |finely |coarsely )?(?:toasted|roasted|crushed|chopped|ground|flaked|halved)(?:,| and| &)?\s*)+(?=$|[,(])/gi;
+
 /** A bracket that says the amount again, and nothing else. */
 const IS_AMOUNT =
   /^(?:(?:about|approx\.?|roughly|around|~|or|the|a)\s*)?(?:\d|[½¼¾⅓⅔]|half|one|two|drained)[^a-z]*(?:[a-z]+\s*){0,4}$/i;
@@ -103,7 +107,9 @@ function inOwnWords(line: ReadLine, text: string, food: Food, settings: ReadSett
   const cold = FAT.test(old) && !stays ? plainRest.replace(AS_FAT, '') : plainRest;
   // more of it for the pan is more of the fat
   const once = FAT.test(old) && !FAT.test(food.kind) ? cold.replace(MORE_OF_IT, '') : cold;
-  const shaped = old === 'plant-dairy' && !stays ? once.replace(AS_CHEESE, '') : once;
+  const grated = old === 'plant-dairy' && !stays ? once.replace(AS_CHEESE, '') : once;
+  // nuts are toasted and chopped, what stands in is not
+  const shaped = NUTS.has(old) && !NUTS.has(food.kind) ? grated.replace(AS_NUTS, '') : grated;
   const ownRest = food.kind === 'sugar' ? shaped : shaped.replace(/,?\s*(?:firmly |lightly )?packed\b/i, '');
   // "cauliflower, steamed and blended": how it is made ready is said where the line says nothing of its own
   const ready = text.slice(name.length).replace(said, '');

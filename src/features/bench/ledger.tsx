@@ -1,9 +1,10 @@
 'use client';
-import { useEffect, useRef } from 'react';
+import { useLayoutEffect, useRef } from 'react';
 import { showNumber } from '@/core/format/figures';
 import type { RecipeAudit } from '@/core/audit/schema';
 import { Glyph } from '@/ui/glyph';
 import { Legend } from '@/ui/legend';
+import { useOwnWords } from '@/ui/use-own-words';
 import type { Cell, LedgerRow } from './model';
 import type { LineEdit } from './use-line-edit';
 
@@ -41,9 +42,10 @@ function Figure({ cell, className = '' }: { cell: Cell; className?: string }) {
   );
 }
 
-function EditWords({ draft, onText, onDone }: { draft: string } & Pick<LedgerProps, 'onText' | 'onDone'>) {
+function EditWords({ words, onText, onDone }: { words: string } & Pick<LedgerProps, 'onText' | 'onDone'>) {
   const input = useRef<HTMLInputElement>(null);
-  useEffect(() => {
+  // a field that moves to another row has the focus before the next key comes
+  useLayoutEffect(() => {
     input.current?.focus();
     input.current?.setSelectionRange(input.current.value.length, input.current.value.length);
   }, []);
@@ -51,7 +53,7 @@ function EditWords({ draft, onText, onDone }: { draft: string } & Pick<LedgerPro
     <input
       ref={input}
       aria-label="Words of this line"
-      value={draft}
+      value={words}
       onChange={(e) => onText(e.target.value)}
       onBlur={() => onDone(false)}
       onKeyDown={(e) => {
@@ -104,11 +106,11 @@ function Figures({ row }: { row: LedgerRow }) {
 }
 
 function EditRow({
-  edit,
+  words,
   row,
   onText,
   onDone,
-}: { edit: LineEdit; row?: LedgerRow } & Pick<LedgerProps, 'onText' | 'onDone'>) {
+}: { words: string; row?: LedgerRow } & Pick<LedgerProps, 'onText' | 'onDone'>) {
   return (
     <tr
       data-line={row?.index}
@@ -117,7 +119,7 @@ function EditRow({
     >
       <td className="py-1.5 pl-3 align-middle">{row && <Glyph mark={row.mark} />}</td>
       <th scope="row" className="px-2 py-1.5 text-left font-normal">
-        <EditWords draft={edit.draft} onText={onText} onDone={onDone} />
+        <EditWords words={words} onText={onText} onDone={onDone} />
       </th>
       {row ? <Figures row={row} /> : <td colSpan={4} />}
     </tr>
@@ -168,6 +170,8 @@ export function Ledger({
   onText,
   onDone,
 }: LedgerProps) {
+  // kept here, so that the letters outlive the row they are typed in
+  const [words, type] = useOwnWords(edit?.draft ?? '', onText);
   const per = audit.perServing;
   const mine = rows.filter((r) => r.line.origin === 'ingredients');
   const found = edit !== null && mine.some((r) => starts[r.index] === edit.start);
@@ -208,10 +212,10 @@ export function Ledger({
             // words that read as no line for a moment keep their field, before the line that follows
             const lost = row.index === firstAfter && !found;
             return [
-              ...(lost && edit ? [<EditRow key="edit" edit={edit} onText={onText} onDone={onDone} />] : []),
+              ...(lost && edit ? [<EditRow key="edit" words={words} onText={type} onDone={onDone} />] : []),
               ...(row.heading ? [<SectionRow key={`s${row.index}`}>{row.heading}</SectionRow>] : []),
               edited ? (
-                <EditRow key="edit" edit={edit} row={row} onText={onText} onDone={onDone} />
+                <EditRow key="edit" words={words} row={row} onText={type} onDone={onDone} />
               ) : (
                 <LineRow
                   key={row.index}
@@ -226,7 +230,7 @@ export function Ledger({
             ];
           })}
           {edit && !found && firstAfter < 0 && (
-            <EditRow key="edit" edit={edit} onText={onText} onDone={onDone} />
+            <EditRow key="edit" words={words} onText={type} onDone={onDone} />
           )}
         </tbody>
         <tfoot>

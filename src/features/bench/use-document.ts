@@ -57,6 +57,15 @@ const sameContent = (a: StoredRecipe, b: StoredRecipe): boolean =>
   a.deletedAt === b.deletedAt &&
   JSON.stringify(a.corrections) === JSON.stringify(b.corrections);
 
+/** A change that waits for the write before it. */
+interface Waiting {
+  readonly key: string | null;
+  readonly attempt: { patch: RecipePatch; readonly from: string };
+  readonly done: Promise<EditResult>;
+}
+
+const nextTask = (): Promise<void> => new Promise((resolve) => setTimeout(resolve));
+
 const merged = (a: RecipePatch, b: RecipePatch): RecipePatch => ({
   ...a,
   ...b,
@@ -77,6 +86,7 @@ export function useDocument(id: string | null) {
   const undoable = useLiveQuery(() => (id === null ? NO_UNDO : undoState(database(), id)), [id], NO_UNDO);
   const [shown, setShown] = useState<Shown | null>(null);
   const queue = useRef<Promise<unknown>>(Promise.resolve());
+  const waiting = useRef<Waiting | null>(null);
   const step = useRef(0);
 
   const ahead =
@@ -135,25 +145,31 @@ export function useDocument(id: string | null) {
       const { doc: now, unsaved: before } = current.current;
       if (!now || id === null) return null;
       const next = patched(now, patch);
-      const attempt = { patch: merged(before?.patch ?? {}, patch), from: before?.from ?? now.text };
+      const named = key === null ? null : `${id} ${TAB} ${step.current} ${key}`;
+      // letters that come faster than they are written go with those that wait
+      const ahead = named !== null && waiting.current?.key === named ? waiting.current : null;
       current.current = { doc: next, unsaved: before };
       setShown((s) => ({
         doc: next,
         rev: now.rev,
-        inflight: (s?.doc.id === id ? s.inflight : 0) + 1,
+        inflight: (s?.doc.id === id ? s.inflight : 0) + (ahead ? 0 : 1),
         unsaved: before,
       }));
-      const named = key === null ? null : `${TAB} ${step.current} ${key}`;
-      const result = await run(
-        () =>
-          changeRecipe(database(), id, attempt.patch, {
-            now: Date.now(),
-            key: named,
-            swaps,
-            from: attempt.from,
-          }),
-        attempt,
-      );
+      if (ahead) {
+        ahead.attempt.patch = merged(ahead.attempt.patch, patch);
+        const result = await ahead.done;
+        return result.ok ? result.seq : null;
+      }
+      const attempt = { patch: merged(before?.patch ?? {}, patch), from: before?.from ?? now.text };
+      const done = run(async () => {
+        // what is typed is shown before it is written
+        if (named !== null) await nextTask();
+        if (waiting.current?.attempt === attempt) waiting.current = null;
+        const note = { now: Date.now(), key: named, swaps, from: attempt.from };
+        return changeRecipe(database(), id, attempt.patch, note);
+      }, attempt);
+      waiting.current = { key: named, attempt, done };
+      const result = await done;
       return result.ok ? result.seq : null;
     },
     [id, run],

@@ -20,11 +20,39 @@ export function withLine(text: string, start: number, length: number, draft: str
 const oneLine = (words: string) => words.replace(/[\r\n]+/g, ' ');
 
 /** The edit in a text that was changed elsewhere: moved with its line; null where the line itself was changed. */
-export function followed(edit: LineEdit, text: string): LineEdit | null {
-  if (text === edit.text) return edit;
+function followed(edit: LineEdit, text: string): LineEdit | null {
   const own = { at: edit.start, was: edit.draft, now: edit.draft };
   const moved = over(own, spliceOf(edit.text, text));
   return moved && { ...edit, start: moved.at, text };
+}
+
+/**
+ * One line as it was typed, letter by letter. A busy device shows late and writes early, so the text on the screen may
+ * be any of those that were typed, an older or a newer one: each knows its own words of the line.
+ */
+export class TypedLine {
+  private readonly byText = new Map<string, LineEdit>();
+
+  constructor(first: LineEdit) {
+    this.add(first);
+  }
+
+  add(edit: LineEdit): void {
+    // what was typed last stands last
+    this.byText.delete(edit.text);
+    this.byText.set(edit.text, edit);
+  }
+
+  /** The line in a text: its own, or one that was changed elsewhere; null where the line itself was changed there. */
+  in(text: string): LineEdit | null {
+    const own = this.byText.get(text);
+    if (own) return own;
+    for (const edit of [...this.byText.values()].reverse()) {
+      const moved = followed(edit, text);
+      if (moved) return moved;
+    }
+    return null;
+  }
 }
 
 /**
@@ -38,21 +66,21 @@ export function useLineEdit(
   back: (seq: number) => Promise<unknown>,
   settle: () => void,
 ) {
-  const [begun, setBegun] = useState<LineEdit | null>(null);
+  const [begun, setBegun] = useState<TypedLine | null>(null);
   const last = useRef<Promise<number | null> | null>(null);
-  const edit = begun && doc ? followed(begun, doc.text) : null;
+  const edit = begun && doc ? begun.in(doc.text) : null;
   const begin = (start: number, words: string) => {
     if (!doc) return;
     settle();
     last.current = null;
-    setBegun({ start, draft: words, text: doc.text });
+    setBegun(new TypedLine({ start, draft: words, text: doc.text }));
   };
   const type = (words: string) => {
-    if (!doc || !edit) return;
+    if (!doc || !edit || !begun) return;
     const draft = oneLine(words);
     const text = withLine(doc.text, edit.start, edit.draft.length, draft);
+    begun.add({ start: edit.start, draft, text });
     last.current = change({ text }, 'line');
-    setBegun({ start: edit.start, draft, text });
   };
   const finish = (cancel: boolean) => {
     if (begun === null) return;

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { database } from '@/data/db';
 import { getRecipe } from '@/data/recipes';
 import { Button } from '@/ui/button';
+import { useOwnWords } from '@/ui/use-own-words';
 
 /** The recipe's whole text, to be typed in freely; the words as they were first brought in are one tap away. */
 export function WholeText({
@@ -19,6 +20,7 @@ export function WholeText({
   const original = useLiveQuery(async () => (await getRecipe(database(), id))?.original ?? null, [id], null);
   const [first, setFirst] = useState(false);
   const shown = first && original !== null;
+  const [words, type] = useOwnWords(text, onText);
   return (
     <section aria-label="Whole text" className="sheet mt-3 p-2">
       {original !== null && original !== text && (
@@ -41,9 +43,9 @@ export function WholeText({
       )}
       <textarea
         aria-label={shown ? 'The words as first brought in' : "The recipe's whole text"}
-        value={shown ? original : text}
+        value={shown ? original : words}
         readOnly={shown}
-        onChange={(e) => onText(e.target.value)}
+        onChange={(e) => type(e.target.value)}
         onBlur={shown ? undefined : onDone}
         rows={24}
         spellCheck={false}

@@ -9,10 +9,13 @@ import {
   useDroppable,
   useSensor,
   useSensors,
+  rectIntersection,
+  type Active,
   type Announcements,
+  type CollisionDetection,
   type KeyboardCoordinateGetter,
 } from '@dnd-kit/core';
-import type { ReactNode } from 'react';
+import { useCallback, useRef, useState, type ReactNode } from 'react';
 
 /** What is moved: meals that stand in one row of a day, or a pot that is cooked then, by their ids. */
 export interface Moved {
@@ -21,22 +24,44 @@ export interface Moved {
   readonly says: string;
 }
 
-/** Up and down go from day to day. */
-const fromDayToDay: KeyboardCoordinateGetter = (event, { context, currentCoordinates }) => {
-  const step = event.code === KeyboardCode.Down ? 1 : event.code === KeyboardCode.Up ? -1 : 0;
-  if (step === 0) return undefined;
-  event.preventDefault();
-  const days = [...context.droppableContainers.getEnabled()]
-    .flatMap((c) => {
-      const rect = context.droppableRects.get(c.id);
-      return rect ? [rect] : [];
-    })
-    .sort((a, b) => a.top - b.top);
-  const { y } = currentCoordinates;
-  const at = days.findIndex((d) => y < d.bottom);
-  const next = days[Math.min(Math.max((at < 0 ? days.length - 1 : at) + step, 0), days.length - 1)];
-  return next ? { x: currentCoordinates.x, y: next.top + 8 } : undefined;
-};
+const movedBy = (active: Active): Moved | undefined => active.data.current as Moved | undefined;
+
+/**
+ * Up and down go from day to day, one at each press, whatever the page scrolls or shows meanwhile: the keys choose a
+ * day, not a place on the screen.
+ */
+function useKeyedDay() {
+  // the handlers ask for the day that was chosen last, shown or not
+  const chosen = useRef<number | null>(null);
+  const [day, setDay] = useState<number | null>(null);
+  const choose = useCallback((next: number | null) => {
+    chosen.current = next;
+    setDay(next);
+  }, []);
+  const coordinateGetter = useCallback<KeyboardCoordinateGetter>(
+    (event, { context, currentCoordinates }) => {
+      const step = event.code === KeyboardCode.Down ? 1 : event.code === KeyboardCode.Up ? -1 : 0;
+      if (step === 0 || chosen.current === null) return undefined;
+      event.preventDefault();
+      const days = context.droppableContainers.getEnabled().map((c) => Number(c.id));
+      const next = Math.min(Math.max(chosen.current + step, Math.min(...days)), Math.max(...days));
+      choose(next);
+      const rect = context.droppableRects.get(String(next));
+      return { x: currentCoordinates.x, y: rect ? rect.top + 8 : currentCoordinates.y };
+    },
+    [choose],
+  );
+  const collisionDetection = useCallback<CollisionDetection>(
+    (args) =>
+      day === null
+        ? rectIntersection(args)
+        : args.droppableContainers
+            .filter(({ id }) => id === String(day))
+            .map((droppableContainer) => ({ id: droppableContainer.id, data: { droppableContainer } })),
+    [day],
+  );
+  return { chosen, choose, coordinateGetter, collisionDetection };
+}
 
 /** Days that meals and pots can be moved between, with the mouse, a finger or the keys. */
 export function DragDays({
@@ -48,18 +73,19 @@ export function DragDays({
   onMove: (moved: Moved, day: number) => void;
   children: ReactNode;
 }) {
+  const { chosen, choose, coordinateGetter, collisionDetection } = useKeyedDay();
   const sensors = useSensors(
     useSensor(MouseSensor, { activationConstraint: { distance: 6 } }),
     // a finger that scrolls is no finger that drags
     useSensor(TouchSensor, { activationConstraint: { delay: 180, tolerance: 8 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: fromDayToDay }),
+    useSensor(KeyboardSensor, { coordinateGetter }),
   );
-  const said = (data: unknown) => (data as Moved | undefined)?.says ?? 'the meal';
+  const said = (active: Active) => movedBy(active)?.says ?? 'the meal';
   const announcements: Announcements = {
-    onDragStart: ({ active }) => `${said(active.data.current)} is lifted. Up and down choose the day.`,
+    onDragStart: ({ active }) => `${said(active)} is lifted. Up and down choose the day.`,
     onDragOver: ({ over }) => (over ? `over ${dayName(Number(over.id))}` : undefined),
     onDragEnd: ({ active, over }) =>
-      over ? `${said(active.data.current)} stands on ${dayName(Number(over.id))}` : 'it stays where it was',
+      over ? `${said(active)} stands on ${dayName(Number(over.id))}` : 'it stays where it was',
     onDragCancel: () => 'it stays where it was',
   };
   return (
@@ -71,9 +97,14 @@ export function DragDays({
           draggable: 'Space lifts it, up and down choose the day, Space puts it there, Escape leaves it.',
         },
       }}
+      collisionDetection={collisionDetection}
+      onDragStart={({ active, activatorEvent }) =>
+        choose(activatorEvent instanceof KeyboardEvent ? (movedBy(active)?.from ?? null) : null)
+      }
       onDragEnd={({ active, over }) => {
-        const moved = active.data.current as Moved | undefined;
-        if (moved && over && Number(over.id) !== moved.from) onMove(moved, Number(over.id));
+        const moved = movedBy(active);
+        const day = chosen.current ?? (over ? Number(over.id) : null);
+        if (moved && day !== null && day !== moved.from) onMove(moved, day);
       }}
     >
       {children}

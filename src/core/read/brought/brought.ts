@@ -1,3 +1,6 @@
+import { SURE } from '@/core/food/find';
+import { amountBehind } from '@/core/recipe/behind';
+import { isNamed } from '@/core/recipe/title-said';
 import type { Recipe } from '@/core/recipe/source';
 import { TABLE_LARDER, type Larder } from '@/core/food/larder';
 import { tokens } from '@/core/food/tokens';
@@ -5,16 +8,18 @@ import { remember } from '@/core/memo';
 import { type Named, type Sentence, sentencesOf } from '@/core/step/clauses';
 import { MADE, NEGATORS } from '@/core/step/lexicon';
 import { polarityOf } from '@/core/step/polarity';
-import { answersNo, takesBack } from '@/core/step/others';
-import { tokensOf } from '@/core/step/tokens';
+import { answersNo, isBygone, isOthers, isRemark, takesBack } from '@/core/step/others';
+import { tokensOf, wordAt } from '@/core/step/tokens';
 import { coverOf, refersTo } from '../refer';
 import { type ReadLine, type ReadSettings } from '../types';
 import { deeds, otherMedium } from './deeds';
 import { DAIRY, FATS, PROMISED } from './kinds';
-import { isMeasure, mentionOf, PRESSED, type Mention } from './mention';
+import { isMeasure } from './measured';
+import { PRESSED } from './amount-before';
+import { mentionOf, type Mention } from './mention';
 import { larger } from './more';
 import { namerOf } from './namer';
-import { type Scan, type Source, foodsOf } from './scan';
+import { type Scan, type Source, foodsOf, SURE_OF_KIND } from './scan';
 import { strayAmounts } from './stray';
 import { take } from './take';
 import { unknowns } from './unknowns';
@@ -39,7 +44,33 @@ const QUOTED = /^\s*["“][^"“”]+["”]\s*$/;
 /** "What I actually do: …": what is told before it in somebody else's words is not done here. */
 const OURS =
   /^\W*(?:(?:what|how) (?:i|we) (?:actually |really |now )*(?:do|make|cook|use)\b|(?:my|our) (?:own )?(?:way|version)\b)/i;
+/** "Garlic: 1 clove, raw": a food that is its own label, and how much of it. */
+const FOOD_LABEL = /(?<=^|[.!?;]\s+)([A-Z][a-z' -]{2,24}):(?=\s+([^,.;!?()]{1,24})(?:[,.;!?(]|$))/g;
+/** "Crushed peanuts on top? 1 tbsp, optional": what is asked is answered by how much. */
+const ASKED_HOW_MUCH =
+  /(?<=^|[.!?;]\s+)((?!(?:what|how|why|who|whom|when|where|which|can|could|do|does|did|is|are|was|should|would|will|shall|have|has)\b)[a-z][^.?!;:]{2,40})\?(?=\s+(?:about |around |just |only |say |maybe )?(?:\d|half\b|an? (?!no\b)|one\b|two\b|three\b|optional\b|if you\b))/gi;
+const withAmounts = (text: string): string =>
+  text.replace(ASKED_HOW_MUCH, '$1,').replace(FOOD_LABEL, (all: string, name: string, told: string) => {
+    const said = told
+      .trim()
+      .toLowerCase()
+      .replace(/ (?:each|apiece|pp|(?:a|per) (?:head|person|plate))$/, '');
+    // "Oil: the recipe has 80 ml" tells, and is no label with its amount
+    return amountBehind('', said)?.before === '' && isNamed(name, SURE) ? `${name},` : all;
+  });
+
 const blank = (said: string): string => ' '.repeat(said.length);
+
+const MOST_OF_NAME = 9;
+/** A sentence of a few words without a deed or a number. */
+const isName = (s: Sentence): boolean =>
+  s.to - s.from <= MOST_OF_NAME &&
+  s.label.length === 0 &&
+  s.clauses.every((c) => c.verb === null) &&
+  s.tokens
+    .slice(s.from, s.to)
+    .every((t) => t.kind !== 'number' && t.word !== ':' && !isMeasure(t.word) && !NEGATORS.has(t.word)) &&
+  s.named.filter((n) => n?.kind === 'food').length <= 4;
 
 type Told = Pick<Recipe, 'steps' | 'title'> & Partial<Pick<Recipe, 'notes' | 'lines'>>;
 
@@ -76,10 +107,16 @@ export function scanOf(
   const ours = told.find((x) => OURS.test(x.text))?.start ?? -1;
   const isTheirs = (x: { text: string; start: number }) => x.start < ours && QUOTED.test(x.text);
   const sources: Source[] = [
-    ...recipe.steps.map((x, step) => ({ ...x, step, names: false, tail: false })),
+    ...recipe.steps.map((x, step) => ({
+      ...x,
+      text: withAmounts(x.text),
+      step,
+      names: false,
+      tail: false,
+    })),
     ...(recipe.notes ?? []).map((x) => ({
       ...x,
-      text: x.text.replace(PIECES_MADE, blank),
+      text: withAmounts(x.text.replace(PIECES_MADE, blank)),
       step: null,
       names: false,
       tail: false,
@@ -112,10 +149,15 @@ export function scanOf(
         }))),
   ];
   // told in prose, what comes first is said first
-  if (lines.length === 0) sources.sort((a, b) => a.start - b.start);
+  if (lines.length === 0) sources.sort((a, b) => Number(a.names) - Number(b.names) || a.start - b.start);
   const sentences = sources.flatMap((source) =>
     (isTheirs(source) ? [] : parse(source.text)).map((sentence) => ({ source, sentence })),
   );
+  // "Right, tomato and lentil pasta.": told without a list, what it is called
+  const opens = sentences.findIndex(({ source }) => !source.names);
+  const first = sentences[opens];
+  if (lines.length === 0 && first && sentences.length > opens + 2 && isName(first.sentence))
+    sentences[opens] = { ...first, source: { ...first.source, names: true } };
   return {
     recipe,
     lines,
@@ -152,10 +194,19 @@ export function broughtBy(
     const next = sentences[i + 1];
     const last = sentence.clauses.at(-1);
     // "… brush them with oil: skip that": what the last clause told is not done
-    if (last && next?.source === source && takesBack(next.sentence, sentence)) back.add(last);
+    if (last && next?.source === source && takesBack(next.sentence, sentence)) {
+      back.add(last);
+      // "she uses 6 tbsp of oil and she'd say that's light. I use none."
+      for (const c of sentence.clauses) if (isOthers(sentence, c)) back.add(c);
+    }
     const asked = sentence.asks && next?.source === source && answersNo(next.sentence);
     // "tahini sauce: 3 tbsp tahini, lemon, water": what it is called that is made of them
-    const heads = next?.source === source && isMadeBelow(sentence, next.sentence);
+    const heads =
+      next?.source === source &&
+      (isMadeBelow(sentence, next.sentence, isMadeThing(scan, sentence)) ||
+        isKindBelow(scan, sentence, next.sentence) ||
+        isDeniedBelow(sentence, next.sentence) ||
+        isTemperedDry(sentence, next.sentence));
     if (asked || heads) for (const c of sentence.clauses) back.add(c);
   });
   let asked: { source: Source; s: Sentence } | null = null;
@@ -189,7 +240,7 @@ export function broughtBy(
       strayAmounts(scan, source, sentence, c);
     }
   larger(scan);
-  return scan.prose ? scan.out.filter((line) => !toldAgain(line, scan.out)) : scan.out;
+  return scan.out.filter((line) => !toldAgain(line, scan.out));
 }
 
 /** Kinds of which a mention and an amount of the same are one: never of what is added by feeling. */
@@ -208,8 +259,12 @@ function toldAgain(line: ReadLine, all: readonly ReadLine[]): boolean {
     if (other === line || !weighed?.food || !weighed.grams || other.optional || unsaidAmount(other))
       return false;
     const words = tokens(weighed.text);
+    // "whisk the flour with water" is the half cup that is told elsewhere; a squeeze of lime is one more
+    const same = words.length === named.length && weighed.food.kind.endsWith('-grain');
     return (
-      words.length > named.length && TOLD_ONCE.has(weighed.food.kind) && named.every((w) => words.includes(w))
+      (same || words.length > named.length) &&
+      TOLD_ONCE.has(weighed.food.kind) &&
+      named.every((w) => words.includes(w))
     );
   });
 }
@@ -261,6 +316,20 @@ function inTail(source: Source, s: Sentence, m: Mention): boolean {
 /** What a food is that its own words leave open, and words before them told. */
 const kinOf = new WeakMap<Named, string>();
 
+/** "rice (180 g short grain brown)": which of its kind, and how much, in the bracket behind it. */
+function inBracket(scan: Scan, s: Sentence, first: Named, second: Named): string | null {
+  if (s.tokens[first.to]?.word !== '(' || s.tokens[first.to + 1]?.kind !== 'number') return null;
+  let to = second.from;
+  while (to < s.to && s.tokens[to]?.kind === 'word') to += 1;
+  const between = s.tokens.slice(first.to + 1, second.from);
+  if (![')', ','].includes(s.tokens[to]?.word ?? '') || between.some((t) => t.kind === 'mark')) return null;
+  const words = (from: number, end: number) => s.tokens.slice(from, end).map((t) => t.word);
+  let from = first.to + 1;
+  while (s.tokens[from]?.kind === 'number' || isMeasure(s.tokens[from]?.word ?? '')) from += 1;
+  const name = [...words(from, to), ...words(first.from, first.to)].join(' ');
+  const found = scan.larder.finder.find(name, '', 1)[0];
+  return found && found.confidence >= SURE_OF_KIND ? found.food.id : null;
+}
 /** "brown rice, about a cup of cooked rice each": the first is the second, which says how much; the kind is the first's. */
 function appositions(scan: Scan, s: Sentence): ReadonlySet<Named> {
   const out = new Set<Named>();
@@ -268,6 +337,12 @@ function appositions(scan: Scan, s: Sentence): ReadonlySet<Named> {
   foods.forEach((first, i) => {
     const second = foods[i + 1];
     if (!second || second.from - first.to > 12) return;
+    const within = inBracket(scan, s, first, second);
+    if (within) {
+      kinOf.set(second, within);
+      out.add(first);
+      return;
+    }
     const head = s.tokens[first.to - 1]?.normal;
     const stated = s.tokens
       .slice(first.to, second.from)
@@ -326,14 +401,48 @@ function isDryTempering(scan: Scan, s: Sentence, c: Sentence['clauses'][number],
   return refused || otherMedium(s, c);
 }
 
+/** "Tadka: dry roast the seeds": what is told under its label goes without fat. */
+const isTemperedDry = (s: Sentence, next: Sentence): boolean =>
+  next.label[0] === s.tokens[s.from] &&
+  TEMPERING.has(s.tokens[s.from]?.word ?? '') &&
+  next.clauses.some((c) => otherMedium(next, c));
+
 /** True where a sentence is the label of the next one, which lists what is in it by amounts. */
-const isMadeBelow = (s: Sentence, next: Sentence): boolean =>
+const isMadeBelow = (s: Sentence, next: Sentence, made: boolean): boolean =>
   next.label.length > 0 &&
   next.label[0] === s.tokens[s.from] &&
   s.clauses.every((c) => c.verb === null) &&
-  next.clauses.every((c) => c.verb === null || c.verb.form !== 'base' || c.verbAt > c.from + 2) &&
+  (made || next.clauses.every((c) => c.verb === null || c.verb.form !== 'base' || c.verbAt > c.from + 2)) &&
   next.tokens.slice(next.from, next.to).some((t) => t.kind === 'number') &&
   next.named.filter((n, k) => n?.kind === 'food' && next.named[k - 1] !== n).length > 1;
+
+/** What is made of others as often as it is bought. */
+const MADE_THINGS = new Set(['syrup', 'condiment', 'plant-dairy', 'cheese']);
+const isMadeThing = ({ larder }: Scan, s: Sentence): boolean =>
+  s.clauses.every((c) => foodsOf(s, c).every((n) => MADE_THINGS.has(larder.foodById(n.id)?.kind ?? '')));
+
+/** "Buns: wholemeal baps (4)": a label that the food behind it is one of. */
+function isKindBelow({ larder }: Scan, s: Sentence, next: Sentence): boolean {
+  if (next.label[0] !== s.tokens[s.from] || s.clauses.length !== 1) return false;
+  const kinds = (x: Sentence) =>
+    x.clauses.flatMap((c) => foodsOf(x, c)).map((n) => larder.foodById(n.id)?.kind);
+  const [kind, ...others] = kinds(s);
+  const bread = (k: string | undefined) => k === 'whole-grain' || k === 'refined-grain';
+  const isKin = (k: string | undefined) => k !== undefined && (k === kind || (bread(k) && bread(kind)));
+  return kind !== undefined && others.length === 0 && isKin(kinds(next)[0]);
+}
+
+/** "Maple syrup: used to be a good squirt, now nothing": a label that what follows takes back. */
+const isDeniedBelow = (s: Sentence, next: Sentence): boolean =>
+  next.label.length > 0 &&
+  next.label[0] === s.tokens[s.from] &&
+  s.clauses.every((c) => c.verb === null) &&
+  (answersNo(next) ||
+    // "Oil for your hands: use water."
+    (next.clauses[0]?.verb?.verb.id === 'use' &&
+      next.clauses[0].verbAt === next.from &&
+      ['water', 'stock'].includes(wordAt(next.tokens, next.from + 1))) ||
+    next.clauses.every((c) => isRemark(next, c) || isBygone(next, c.to) || isOthers(next, c)));
 
 /** A sentence of what a portion holds: "430 cal, 3 g fat". */
 const isFigures = (s: Sentence): boolean =>

@@ -175,7 +175,9 @@ export function deeds(scan: Scan, source: Source, s: Sentence, c: ClauseSpan): v
     if (
       before &&
       i > c.from - 1 &&
-      (OTHER_MEDIUM.has(before.word) || before.word === 'un' || before.word === 'no')
+      (OTHER_MEDIUM.has(before.word) ||
+        before.word === 'un' ||
+        (NEGATORS.has(before.word) && (before.word === 'no' || hit.form === 'ed')))
     )
       continue;
     const polarity = polarityOf(s, c, i, i + 1);

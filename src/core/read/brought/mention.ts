@@ -1,21 +1,32 @@
+import { numberOf } from '@/core/measure/quantity';
 import { tokens as tableTokens } from '@/core/food/tokens';
 import { type Food } from '@/core/food/table';
 import { type ClauseSpan, type Named, type Sentence } from '@/core/step/clauses';
-import {
-  ALIASES,
-  AUXILIARIES,
-  CONJUNCTIONS,
-  DEFINITE,
-  NEGATORS,
-  Phrases,
-  PREPOSITIONS,
-  SUBJECTS,
-} from '@/core/step/lexicon';
+import { ALIASES, CONJUNCTIONS, DEFINITE, DISHES } from '@/core/step/lexicon';
 import { type Polarity, polarityOf } from '@/core/step/polarity';
 import { type Token } from '@/core/step/tokens';
 import { remembered } from '../remembered';
 import { type ReadLine } from '../types';
+import {
+  amountBehind,
+  countBehind,
+  EACH_WEIGHED,
+  furtherWords,
+  MOST_BEHIND,
+  onesBehind,
+  WEIGHS_EACH,
+} from './amount-after';
+import {
+  amountStart,
+  OPENS_AMOUNT,
+  pressedFrom,
+  sameMeasure,
+  sharedAmount,
+  swappedAmount,
+} from './amount-before';
+import { EACH, HEADS, onEach } from './for-each';
 import { MORE } from './kinds';
+import { isMeasure, STATES } from './measured';
 import { type Scan, type Source, textOf } from './scan';
 
 const AMOUNT_KEEPS =
@@ -26,325 +37,14 @@ const CLAIMS = new Set(['no', 'without', 'unsalted', 'unsweetened']);
 /** "250 g lentils (cooked weight)": how it was weighed. */
 const WEIGHED = /^\s*(?:cooked|dry|dried|drained|raw|uncooked)(?: weight)?\s*$/i;
 
-/** Words that an amount is made of, walked back from a food's name. */
-function amountStart(s: Sentence, c: ClauseSpan, from: number, prose = false): number {
-  let k = from;
-  for (let n = 0; n < 9 && k > s.from; n += 1) {
-    const t = s.tokens[k - 1] as Token;
-    const named = s.named[k - 1 - s.from];
-    if (named && named.kind === 'food') break;
-    // "150 g (dry weight) of brown rice": what the bracket says belongs to the amount
-    if (t.word === ')') {
-      const open = bracketBefore(s, k - 1);
-      const state =
-        open >= 0 && s.tokens.slice(open + 1, k - 1).every((x) => STATES.has(x.word) || x.word === 'weight');
-      if (open < 0 || (s.tokens[k]?.word !== 'of' && !state)) break;
-      k = open;
-      continue;
-    }
-    if (t.kind === 'number' || t.word === '/' || t.word === '–') {
-      k -= 1;
-      continue;
-    }
-    if (t.kind === 'mark') break;
-    // told in prose, "2 teaspoons of the low salt bouillon" is so much of it
-    if (
-      prose &&
-      t.word === 'the' &&
-      s.tokens[k - 2]?.word === 'of' &&
-      SPOONS.test(s.tokens[k - 3]?.word ?? '')
-    ) {
-      k -= 1;
-      continue;
-    }
-    if (k - 1 === c.verbAt) break;
-    if (t.word === 'and') {
-      // "a tablespoon and a half of", "1 and 1/2"
-      const next = s.tokens[k]?.word;
-      const half = next === 'a' && ['half', 'quarter', 'third'].includes(s.tokens[k + 1]?.word ?? '');
-      const before = s.tokens[k - 2];
-      const counted = before?.kind === 'number' || before?.word === 'a' || before?.word === 'one';
-      if (half || (s.tokens[k]?.kind === 'number' && counted)) {
-        k -= 1;
-        continue;
-      }
-      break;
-    }
-    if (
-      t.word !== 'of' &&
-      (PREPOSITIONS.has(t.word) ||
-        CONJUNCTIONS.has(t.word) ||
-        AUXILIARIES.has(t.word) ||
-        NEGATORS.has(t.word) ||
-        SUBJECTS.has(t.word) ||
-        DEFINITE.has(t.word))
-    )
-      break;
-    k -= 1;
-  }
-  k = behindTalk(s, k, from);
-  while (
-    k < from &&
-    ['of', 'and', 'more', 'extra', 'another', 'some', 'further', 'additional'].includes(
-      s.tokens[k]?.word ?? '',
-    )
-  )
-    k += 1;
-  return k;
-}
-
-/** The bracket that a closing one at a place belongs to, where it is short; -1 where it is not. */
-function bracketBefore(s: Sentence, close: number): number {
-  for (let k = close - 1; k > Math.max(s.from, close - 6); k -= 1) if (s.tokens[k]?.word === '(') return k;
-  return -1;
-}
-
-const OPENS_AMOUNT = new Set(
-  'a an half one two three four five six seven eight nine ten twelve dozen about around roughly approximately another some couple few scant heaped heaping level rounded generous good big small large little tiny'.split(
-    ' ',
-  ),
-);
-
-/** "Next a heaped teaspoon", "slake 2 tbsp": words in front of an amount that are no part of it. */
-function behindTalk(s: Sentence, start: number, from: number): number {
-  const opens = (k: number) => {
-    const t = s.tokens[k] as Token;
-    return t.kind === 'number' || OPENS_AMOUNT.has(t.word) || isMeasure(t.word);
-  };
-  // "a slaw of half a cabbage": what it is made of has the amount
-  for (let k = from - 1; k > start + 1; k -= 1) {
-    const { word } = s.tokens[k] as Token;
-    if (word !== 'of' || !opens(k + 1)) continue;
-    const made = s.tokens
-      .slice(start, k)
-      .every((t) => t.kind === 'word' && !isMeasure(t.word) && t.word !== 'half');
-    if (made) return k + 1;
-  }
-  for (let k = start; k < from; k += 1)
-    if (opens(k)) {
-      const counted = s.tokens.slice(k, from).some((t) => t.kind === 'number' || isMeasure(t.word));
-      return counted ? k : start;
-    }
-  return start;
-}
-
-/** Words of a citrus' juice or rind before its name: "juice of half a lemon"; `from` where there are none. */
-function pressedFrom(s: Sentence, c: ClauseSpan, from: number): number {
-  for (let k = from - 1; k > Math.max(c.from, from - 6); k -= 1) {
-    if (s.tokens[k]?.kind === 'mark') return from;
-    if (s.tokens[k]?.word === 'of' && PRESSED.has(s.tokens[k - 1]?.word ?? '')) {
-      const also =
-        ['and', '&'].includes(s.tokens[k - 2]?.word ?? '') && PRESSED.has(s.tokens[k - 3]?.word ?? '');
-      return also ? k - 3 : k - 1;
-    }
-  }
-  return from;
-}
-/** What a fruit gives: "juice of half a lemon". */
-export const PRESSED = new Set(['juice', 'zest', 'rind', 'peel']);
-
-/** "a teaspoon each of cumin and coriander": the words of the amount that a later food of the row has too. */
-function sharedAmount(source: Source, s: Sentence, c: ClauseSpan, from: number): string | null {
-  if (!['and', '&', ','].includes(s.tokens[from - 1]?.word ?? '')) return null;
-  for (let e = from - 2; e > c.from; e -= 1) {
-    const t = s.tokens[e] as Token;
-    if (t.kind === 'number') return null;
-    if (t.word !== 'each') continue;
-    const next = s.tokens[e + 1]?.word;
-    if (next !== 'of' && !s.named[e + 1 - s.from]) return null;
-    const start = amountStart(s, c, e);
-    return start < e ? textOf(source, s, start, e) : null;
-  }
-  return null;
-}
-
-/** "replace 3 tbsp of the water with juice": as much of the one as of the other; null where none is said. */
-function swappedAmount(source: Source, s: Sentence, c: ClauseSpan, from: number): string | null {
-  if (!c.verb?.verb.swaps) return null;
-  let of = -1;
-  for (let k = c.verbAt + 1; k < from; k += 1) {
-    const { word } = s.tokens[k] as Token;
-    if (word === 'of' && of < 0) of = k;
-    if (['with', 'for', 'by'].includes(word) && k === from - 1 && of > c.verbAt + 1) {
-      const first = s.tokens[c.verbAt + 1] as Token;
-      const counted = first.kind === 'number' || OPENS_AMOUNT.has(first.word);
-      return counted ? textOf(source, s, c.verbAt + 1, of) : null;
-    }
-  }
-  return null;
-}
-
-const APPROACH = new Set([',', '-', '–', '—', '(', ':', 'about', 'roughly', 'around', 'say', 'approx']);
 /** An amount that says next to nothing. */
 const FEW = new Set(['a', 'few', 'some', 'little', 'couple', 'bit', 'of', 'handful']);
 /** Kinds that are bought dry where they are soaked. */
 const SOAKED_DRY = new Set(['bean', 'whole-grain', 'refined-grain']);
-const EACH = new Set(['each', 'apiece', 'pp']);
-const HEADS = new Set(['head', 'person', 'plate', 'diner', 'eater', 'serving', 'portion', 'bowl']);
-const ASIDE = new Phrases(
-  [
-    'on the side',
-    'at the side',
-    'alongside',
-    'with it',
-    'to serve',
-    'to go with it',
-    'to go with',
-    'as well',
-    'too',
-    'on the table',
-    'at the table',
-    'on top',
-    'over the top',
-    'at the end',
-    'to finish',
-  ].map((w) => [w, true] as const),
-);
-/** The place behind a sentence's last word. */
-const endOf = (s: Sentence): number => {
-  let k = s.to;
-  while (k > s.from && s.tokens[k - 1]?.kind === 'mark') k -= 1;
-  return k;
-};
-const STATES = new Set([
-  'cooked',
-  'dry',
-  'dried',
-  'raw',
-  'uncooked',
-  'drained',
-  'frozen',
-  'canned',
-  'tinned',
-  'wholemeal',
-  'wholewheat',
-  'wholegrain',
-  'brown',
-  'unsalted',
-  'unsweetened',
-  'each',
-  'pp',
-  'apiece',
-]);
-
+const MADE_FROM = new Set(['crouton', 'breadcrumb', 'crumb', 'toast', 'chip', 'wedge', 'crisp']);
 const THINGS = new Set('thing things recipe dish number situation'.split(' '));
-const ALLOWS = new Set('do use allow make give have cook weigh reckon measure take need count'.split(' '));
-
-/** "three fist sized ones, maybe 600 g": how many there are, before what they weigh. */
-function behindOnes(s: Sentence, from: number): number {
-  for (let k = from; k < Math.min(s.to, from + 6); k += 1) {
-    if (s.tokens[k]?.kind === 'mark') return from;
-    if (!['one', 'ones'].includes(s.tokens[k]?.word ?? '') || k === from) continue;
-    let to = k + 1;
-    while (
-      to < s.to &&
-      (APPROACH.has(s.tokens[to]?.word ?? '') || ['maybe', 'perhaps'].includes(s.tokens[to]?.word ?? ''))
-    )
-      to += 1;
-    return s.tokens[to]?.kind === 'number' ? to : from;
-  }
-  return from;
-}
-
-/** An amount told behind its food: "brown rice, about 2 cups cooked", "rice 60 g dry each"; null where none is. */
-function amountBehind(s: Sentence, to: number): { from: number; to: number; states: string[] } | null {
-  let k = to;
-  const beside = ASIDE.at(s.tokens, k);
-  if (beside) k = beside.end;
-  while (k < s.to && APPROACH.has(s.tokens[k]?.word ?? '')) k += 1;
-  // "chutney from the jar, 1 spoon"
-  if (s.tokens[k]?.word === 'from') while (k < Math.min(s.to, to + 5) && s.tokens[k]?.kind === 'word') k += 1;
-  while (k < s.to && APPROACH.has(s.tokens[k]?.word ?? '')) k += 1;
-  // "brown basmati, I do 75 g a head"
-  if (['i', 'we'].includes(s.tokens[k]?.word ?? '') && ALLOWS.has(s.tokens[k + 1]?.word ?? '') && k > to) {
-    k += 2;
-    if (['us', 'myself', 'them', 'everyone'].includes(s.tokens[k]?.word ?? '')) k += 1;
-    while (k < s.to && APPROACH.has(s.tokens[k]?.word ?? '')) k += 1;
-  }
-  k = behindOnes(s, k);
-  const from = k;
-  const first = s.tokens[k];
-  if (first?.kind !== 'number' && !['half', 'a', 'one', 'two', 'three', 'four'].includes(first?.word ?? ''))
-    return null;
-  // "wholemeal pittas, 1 each"
-  let measured = first?.kind === 'number' && EACH.has(s.tokens[from + 1]?.word ?? '') ? from + 1 : -1;
-  while (k < s.to && measured < 0 && k < from + 5) {
-    const t = s.tokens[k] as Token;
-    if (t.kind === 'mark' && !['/', '–', '-', '.'].includes(t.word)) return null;
-    // "½ c. cooked", never "200 c"
-    const cup = t.word === 'c' && /^(?:\d|\d?[\d/.½¼¾⅓⅔]+)$/.test(s.tokens[k - 1]?.word ?? '');
-    if (isMeasure(t.word) || cup) measured = k + 1;
-    k += 1;
-  }
-  if (measured < 0) return null;
-  const states: string[] = [];
-  for (k = measured; k < s.to && s.tokens[k]?.kind === 'word'; k += 1) {
-    const word = s.tokens[k]?.word ?? '';
-    // "rice, 2 cups of stock": the amount is the next food's
-    if (word === 'of' || s.named[k - s.from]) return null;
-    if (['per', 'a'].includes(word) && HEADS.has(s.tokens[k + 1]?.word ?? '')) {
-      states.push('each');
-      k += 1;
-      continue;
-    }
-    if (CONJUNCTIONS.has(word) || PREPOSITIONS.has(word)) break;
-    if (STATES.has(word)) states.push(word);
-  }
-  // "about 60 g dry per person, brown"
-  if (s.tokens[k]?.word === ',' && STATES.has(s.tokens[k + 1]?.word ?? '') && k + 2 === endOf(s))
-    states.push(s.tokens[k + 1]?.word ?? '');
-  return { from, to: measured, states };
-}
-
-/** What is measured in, and not by eye. */
-const SPOONS =
-  /^(?:tbsps?|tsps?|(?:table|tea)spoons?|cups?|ml|g|kg|oz|litres?|pints?|tins?|cans?|jars?|packets?|slices?)$/;
 /** What a food is counted in, behind its name. */
 const PARTS_OF = new Set('leaf leaves cloves stalks sticks sprigs ribs florets spears'.split(' '));
-/** What is eaten from by one: a thing of which there are as many as eaters. */
-const OF_ONE = new Set([...HEADS, 'glass', 'jar', 'mug', 'helping', 'ramekin', 'box', 'lunchbox']);
-/** Words behind "each" that are no thing which is filled or topped. */
-const NO_THING = new Set(
-  'time of other end way hour pan tray tin minute addition turn half day one step'.split(' '),
-);
-/** Of which there are two or more: "brush each layer with 1 tbsp". */
-const SURFACES = new Set(['side', 'layer', 'batch', 'sheet']);
-/** What is put on a plate by eye, one for each who eats. */
-const DOLLOPS = new Set(
-  'dollop dollops blob blobs spoon spoonful spoonfuls scoop scoops knob smear scrape dab ladle ladleful'.split(
-    ' ',
-  ),
-);
-const AT_TABLE = new Set(['serve', 'eat', 'have', 'top']);
-const POURED_AT_TABLE = new Set(['serve', 'eat', 'have']);
-
-/**
- * " each" where an amount is for every plate: "add 1 tbsp to each bowl", "serve with a dollop of it"; as much again where
- * there may be more pieces than eaters: "top each with 1 tsp".
- */
-function onEach(s: Sentence, c: ClauseSpan, start: number, from: number): string {
-  for (let k = c.from; k < c.to; k += 1) {
-    if (!['each', 'every'].includes(s.tokens[k]?.word ?? '') || (k >= start && k < from)) continue;
-    const next = s.tokens[k + 1];
-    const thing = next?.kind === 'word' ? next.normal : '';
-    // "a teaspoon each of cumin and coriander"
-    if (SURFACES.has(thing)) return ', plus more';
-    if (thing === 'of' || NO_THING.has(thing) || s.tokens[k - 1]?.kind === 'number') continue;
-    // "five each is a meal with a pitta"
-    if (OF_ONE.has(thing) || ['is', 'are', 'makes'].includes(next?.word ?? '')) return ' each';
-    const verbBefore = k === c.verbAt + 1 || PREPOSITIONS.has(s.tokens[k - 1]?.word ?? '');
-    // "top each with a spoonful", "into each a spoonful"; "each potato"
-    if (verbBefore) return ' each, plus more';
-  }
-  const verb = c.verb?.verb.id ?? '';
-  const words = s.tokens.slice(start, from).map((t) => t.word);
-  const ours = ['a', 'an'].includes(words[0] ?? '') && c.verbAt < start;
-  if (!ours || !AT_TABLE.has(verb)) return '';
-  const dolloped = words.some((w) => DOLLOPS.has(w));
-  const poured = POURED_AT_TABLE.has(verb) && words.some((w) => w === 'drizzle' || w === 'splash');
-  return dolloped || poured ? ' each' : '';
-}
-
 export interface Mention {
   readonly food: Food;
   readonly from: number;
@@ -356,11 +56,69 @@ export interface Mention {
   /** The amount and the name as written. */
   readonly phrase: string;
   readonly phraseFrom: number;
+  /** Place behind its words: of "a pitta between two" behind all of them. */
+  readonly phraseTo: number;
   /** The phrase read as a line of ingredients. */
   readonly read: ReadLine | null;
   /** A number or a measure stands before it. */
   readonly stated: boolean;
 }
+
+/** "(I'm down to 60 now)": what the cook takes of it. */
+const OWN_WAY = /^\s*\((?:i|we)(?:'m|'ve|'re)?\s[^()]{3,48}\)/i;
+const A_WEIGHT = /(?:^|\s)(?:[\d.,/½¼¾]+ ?(?:kg|g|oz|lbs?|grams?|kilos?)|(?:a|one|half a) (?:kilo|pound))$/i;
+const isCount = (t: Token): boolean => t.kind === 'number' || numberOf(t.word) !== null;
+/** " (about a kilo)" where a food that is only counted is weighed behind its name. */
+function weightBehind(source: Source, s: Sentence, start: number, from: number, to: number): string {
+  const counted = s.tokens.slice(start, from);
+  const measured = counted.some((t) => isMeasure(t.word) && !SIZES.has(t.word) && !PACKED.has(t.word));
+  // "half a bag (100 g)": of the half or of the whole
+  const part = counted.some((t) => ['half', 'quarter', 'third'].includes(t.word) || /[½¼¾⅓⅔]/.test(t.word));
+  if (measured || part || !counted.some(isCount)) return '';
+  // "a jar of peppers, drained, 200 g"
+  const state = s.tokens[to]?.word === ',' && STATES.has(s.tokens[to + 1]?.word ?? '') ? to + 2 : to;
+  const behind = amountBehind(s, state);
+  const words = behind && behind.states.length === 0 ? textOf(source, s, behind.from, behind.to) : '';
+  return A_WEIGHT.test(words) ? ` (${words})` : '';
+}
+const LIQUID_OF_TIN = new Set(['aquafaba', 'pickle-brine']);
+const PACKED = new Set(
+  'bag jar tin can pack packet block tub carton punnet pouch box tray bunch head'.split(' '),
+);
+const SIZES = new Set(['small', 'large', 'medium', 'big', 'whole', 'good', 'little']);
+
+/** " between two" behind an amount. */
+const betweenSome = (s: Sentence, at: number): string =>
+  s.tokens[at]?.word === 'between' && ['two', 'three', '2', '3'].includes(s.tokens[at + 1]?.word ?? '')
+    ? ` between ${s.tokens[at + 1]?.word}`
+    : '';
+
+/** ", short grain brown, 300 g": which one, and how much of it, behind its name. */
+const KIND_THEN_AMOUNT =
+  /^\s*(?:[,:]|is\b|are\b)\s*([a-z]+(?:[ -][a-z]+){0,2})\s*,\s*((?:about |around )?\d[\d.]* ?(?:g|kg|oz|lbs?|cups?|ml)(?: (?:dry |raw |cooked |uncooked )?(?:each|a head|per (?:person|head)|pp))?)\b/i;
+
+const A_HEAD = / (?:dry |raw |cooked |uncooked )?(?:each|a head|per (?:person|head)|pp)$/i;
+
+/** " (leftover, brown)" behind an amount: which one it is. */
+function bracketed(source: Source, s: Sentence, from: number): string {
+  let k = from;
+  while (STATES.has(s.tokens[k]?.word ?? '')) k += 1;
+  if (s.tokens[k]?.word !== '(') return '';
+  for (let n = k + 1; n < Math.min(s.to, k + 6); n += 1) {
+    const t = s.tokens[n];
+    if (t?.word === ')') return ` ${textOf(source, s, k, n + 1)}`;
+    if (t?.kind !== 'word' && t?.word !== ',') return '';
+  }
+  return '';
+}
+
+/** Words by which a dish is eaten beside this one. */
+const BESIDE = new Set('with over on alongside beside add plus and'.split(' '));
+/** "the squash soup": what the dish is called, and not "with potato salad", which is another. */
+const namesDish = (s: Sentence, from: number, to: number): boolean =>
+  DISHES.has(s.tokens[to]?.normal ?? '') &&
+  !s.tokens[to]?.glued &&
+  ![1, 2].some((k) => BESIDE.has(s.tokens[from - k]?.word ?? ''));
 
 export function mentionOf(
   scan: Scan,
@@ -378,6 +136,12 @@ export function mentionOf(
   if (s.tokens[from - 1]?.word === 'per') return null;
   // "right, the black bean thing": what the dish is called
   if (THINGS.has(s.tokens[to]?.word ?? '') && DEFINITE.has(s.tokens[from - 1]?.word ?? '')) return null;
+  // "you asked for the squash soup"
+  if (scan.prose && namesDish(s, from, to) && amountStart(s, c, from, true) === from) return null;
+  // "croutons from 1 slice of bread": what is made of what follows
+  const makes = MADE_FROM.has(s.tokens[to - 1]?.normal ?? '') && s.tokens[to]?.word === 'from';
+  if (makes && (s.tokens[to + 1]?.kind === 'number' || OPENS_AMOUNT.has(s.tokens[to + 1]?.word ?? '')))
+    return null;
   // "there's salt in the beans": where it is already
   const there =
     s.tokens[to]?.word === 'in' &&
@@ -388,6 +152,11 @@ export function mentionOf(
   const pressed = pressedFrom(s, c, from);
   const start = amountStart(s, c, Math.min(pressed, from), scan.prose);
   const before = s.tokens[start - 1]?.word ?? '';
+  // "aquafaba from a can of chickpeas": the rest of the can is another dish's
+  if (before === 'from' && PACKED.has(s.tokens[start + 1]?.word ?? '')) {
+    const poured = s.named.slice(0, Math.max(0, start - s.from)).findLast((n) => n?.kind === 'food');
+    if (poured?.kind === 'food' && LIQUID_OF_TIN.has(poured.id)) return null;
+  }
   // "the lime and nori": one article for both
   const joined =
     before === 'and' && s.named[start - 2 - s.from]?.kind === 'food'
@@ -411,7 +180,10 @@ export function mentionOf(
   const alternative: Polarity = polarity === 'do' && or ? 'alternative' : polarity;
   // "9 butter lettuce leaves": so many of what comes of it
   const piece = start < from && PARTS_OF.has(s.tokens[to]?.word ?? '') ? 1 : 0;
-  const phrase = `${shared ? `${shared} ` : ''}${textOf(source, s, start, to + piece)}`;
+  const same = sameMeasure(s, start, from);
+  const phrase = same
+    ? `${same}${textOf(source, s, from, to + piece)}`
+    : `${shared ? `${shared} ` : ''}${textOf(source, s, start, to + piece)}`;
   let notes = '';
   if (s.tokens[to]?.word === ',' || s.tokens[to]?.word === '(') {
     const end = Math.min(s.to, to + 9);
@@ -438,6 +210,10 @@ export function mentionOf(
   // what is soaked goes in dry
   if (c.verb?.verb.id === 'soak' && SOAKED_DRY.has(food.kind) && !STATES.has(s.tokens[from - 1]?.word ?? ''))
     notes += ', dried';
+  // "a pitta between two"
+  const eaters = s.tokens[to + 1]?.word ?? '';
+  const shares = s.tokens[to]?.word === 'between' && ['two', 'three', '2', '3'].includes(eaters);
+  if (shares && start < from) notes = ` between ${eaters}${notes}`;
   let read: ReadLine | null = null;
   if (alternative === 'do' || alternative === 'optional' || alternative === 'alternative') {
     const serves = c.verb?.verb.id === 'serve' ? ', to serve' : '';
@@ -451,6 +227,16 @@ export function mentionOf(
     const more = s.tokens.slice(start, from).some((t) => t.word === 'more')
       ? ''
       : furtherWords(source.text, s, c, to, start < from);
+    // "take one butternut, about a kilo": counted, and weighed behind its name
+    const heavy = start < from ? weightBehind(source, s, start, from, to) : '';
+    notes += heavy;
+    const end = s.tokens[to - 1]?.end ?? 0;
+    const behind = source.text.slice(end, MOST_BEHIND + end);
+    if (start < from) notes += OWN_WAY.exec(behind)?.[0] ?? '';
+    const one = WEIGHS_EACH.exec(behind)?.[1];
+    if (one && start < from) notes += ` (${one})`;
+    // "a slice of rye each (40 g)"
+    const ofEach = each && start < from && !one ? (EACH_WEIGHED.exec(behind)?.[1] ?? '') : '';
     const line = (text: string) =>
       remembered(
         { text, start: 0, end: text.length, section: null },
@@ -458,7 +244,7 @@ export function mentionOf(
         scan.servings,
       );
     read = line(
-      `${told ? `${textOf(source, s, start, from)} ${food.name.replace(/,.*$/, '')}` : phrase}${notes}${serves}${each}${start < from ? more : ''}`,
+      `${told ? `${textOf(source, s, start, from)} ${food.name.replace(/,.*$/, '')}` : phrase}${notes}${serves}${each}${ofEach}${start < from ? more : ''}`,
     );
     if (read.missing === 'food' && start < from) {
       // words that say how it looks stand between the amount and the name
@@ -490,20 +276,43 @@ export function mentionOf(
       s.tokens.slice(start, from).every((t) => FEW.has(t.word)) ||
       (start < from &&
         read.words?.foods.every((f) => f.measures.every((m) => m.unit?.kind === 'vague')) === true);
-    const later = bare || few ? amountBehind(s, to) : null;
+    // "(in brine, 340 g drained)": what the line's own food weighs
+    const lain = source.tail && s.tokens[from - 1]?.word === 'in';
+    const later = (bare || few) && !lain ? amountBehind(s, to) : null;
     // "a few almonds (10 g each)" are not almonds of 10 g
     const lacks = read.missing === 'amount';
-    const behind = later && (bare || few || lacks || later.states.some((w) => EACH.has(w))) ? later : null;
-    if (behind && (few || !read.words?.foods.some((f) => f.measures.length > 0))) {
-      const heads = behind.states.filter((w) => ['each', 'pp', 'apiece'].includes(w));
-      const state = behind.states.filter((w) => !heads.includes(w)).join(' ');
+    const amount = later && (bare || few || lacks || later.states.some((w) => EACH.has(w))) ? later : null;
+    if (amount && (few || !read.words?.foods.some((f) => f.measures.length > 0))) {
+      const heads = amount.states.filter((w) => ['each', 'pp', 'apiece'].includes(w));
+      const state = amount.states.filter((w) => !heads.includes(w)).join(' ');
       const again = line(
-        `${textOf(source, s, behind.from, behind.to)} ${state} ${few ? textOf(source, s, from, to) : phrase}${heads.length > 0 ? ' each' : ''}${serves}${more}`,
+        `${textOf(source, s, amount.from, amount.to)} ${state} ${few ? textOf(source, s, from, to) : phrase}${bracketed(source, s, amount.to)}${heads.length > 0 ? ' each' : onEach(s, c, amount.from, amount.to)}${betweenSome(s, amount.to)}${serves}${more}`,
+      );
+      if (again.missing === null) read = again;
+    }
+    // "rice, short grain brown, 300 g"
+    const [, kind, much] = (bare && !amount && KIND_THEN_AMOUNT.exec(behind)) || [];
+    if (kind && much) {
+      const heads = A_HEAD.exec(much)?.[0] ?? '';
+      const again = line(
+        `${much.slice(0, much.length - heads.length)}${/ (?:dry|raw|cooked|uncooked)/.exec(heads)?.[0] ?? ''} ${kind} ${textOf(source, s, from, to)}${heads ? ' each' : ''}${serves}`,
+      );
+      if (again.missing === null) read = again;
+    }
+    // "tortillas, 2 corn ones each"
+    const ones =
+      (bare || few) && !amount
+        ? (onesBehind(s, to) ?? (scan.prose || few || s.tokens[to]?.word === '(' ? countBehind(s, to) : null))
+        : null;
+    if (ones) {
+      const heads = EACH.has(s.tokens[ones.to + 1]?.word ?? '') ? ' each' : '';
+      const again = line(
+        `${textOf(source, s, ones.from, ones.to)} ${textOf(source, s, from, to)}${heads}${serves}`,
       );
       if (again.missing === null) read = again;
     }
     // "rice, 60 g dry": what is said of it is more than what the plain word means in a sentence
-    const said = behind !== null && behind.states.length > 0;
+    const said = kind !== undefined || (amount !== null && amount.states.length > 0);
     if (!said && read.foods[0]?.food && read.foods[0].food.kind !== food.kind && ALIASES.at(s.tokens, from))
       read = null;
   }
@@ -517,34 +326,10 @@ export function mentionOf(
     polarity: alternative,
     definite,
     more: spoken.some((w) => MORE.has(w)),
-    phrase: measured ? phrase : textOf(source, s, from, to),
+    phrase: measured ? `${phrase}${shares ? ` between ${eaters}` : ''}` : textOf(source, s, from, to),
     phraseFrom: start,
+    phraseTo: shares && measured ? to + 2 : to,
     read,
     stated: measured,
   };
 }
-
-/** Words by which an amount is the least that goes in: "start with 1 tsp", "¼ tsp at a time". */
-const STARTS_HERE = /\b(?:start(?:ing)?|begin(?:ning)?)\s+(?:low |off )?(?:with|at|from|by)\b/i;
-const STARTED_BEHIND =
-  /^[^.;!?]{0,24}\b(?:to (?:start|begin)\b|at first\b|for starters?\b|initially\b)|^[^.!?]{0,60}?\b(?:(?:add|with|then|and|use|a bit|a little|plus)\s+(?:a (?:bit|little) )?more\b(?!\s+(?:of\s+)?the\b)(?=\s*(?:$|[.!?;,)]|to taste\b|if\b|as\b|at the\b|until\b|till\b|when\b|later\b|gradually\b))|(?:then|and|or|add) (?:season |adjust )?to taste\b|(?:work|go|build) (?:it )?up\b|taste(?:,| and| then)* add(?:ing)?\b)/i;
-
-/** Where so much of something is only where a cook starts: ", plus more to taste"; nothing where it is all. */
-function furtherWords(text: string, s: Sentence, c: ClauseSpan, to: number, counted: boolean): string {
-  const from = s.tokens[c.from]?.start ?? 0;
-  const end = s.tokens[to - 1]?.end ?? 0;
-  const behind = text.slice(end, end + MOST_BEHIND);
-  const atATime = A_TIME.test(behind);
-  // "salt ¼ tsp at a time", but all of "2 tbsp cornflour, a spoon at a time"
-  const starts =
-    STARTS_HERE.test(text.slice(from, end)) || STARTED_BEHIND.test(behind) || (!counted && atATime);
-  return starts ? `, plus more to taste${atATime ? ' at a time' : ''}` : '';
-}
-const A_TIME = /^[^.;!?]{0,16}\bat a time\b/i;
-/** Characters behind a food in which it may be said that more goes in. */
-const MOST_BEHIND = 90;
-
-export const isMeasure = (word: string) =>
-  /^(?:tbsps?|tsps?|tablespoons?|teaspoons?|cups?|mugs?|ml|l|litres?|liters?|g|kg|oz|lbs?|pounds?|ounces?|grams?|kilos?|pints?|handfuls?|fistfuls?|scoops?|slosh(?:es)?|blobs?|lumps?|bulbs?|wedges?|pinch(?:es)?|splash(?:es)?|drizzles?|dash(?:es)?|glugs?|knobs?|dollops?|squeezes?|scrapes?|scrapings?|smears?|dabs?|smidgens?|trickles?|squirts?|gratings?|twists?|drops?|ladles?|ladlefuls?|capfuls?|glassfuls?|sprinklings?|scatterings?|dustings?|spoons?|spoonfuls?|cans?|tins?|jars?|packets?|packs?|bags?|blocks?|cloves?|slices?|sprigs?|bunch(?:es)?|sticks?|cubes?|sachets?|cartons?|heads?|thumbs?|heaped|heaping|level|small|large|medium|big)$/.test(
-    word,
-  );

@@ -1,13 +1,27 @@
 import { tokens as tableTokens } from '@/core/food/tokens';
 import { type Larder } from '@/core/food/larder';
 import { type Namer } from '@/core/step/clauses';
-import { ALIASES, CONJUNCTIONS, DETERMINERS, NOT_FOOD, PREPOSITIONS, verbOf } from '@/core/step/lexicon';
+import {
+  ALIASES,
+  CONJUNCTIONS,
+  DETERMINERS,
+  NOT_FOOD,
+  PREPOSITIONS,
+  SUBJECTS,
+  verbOf,
+} from '@/core/step/lexicon';
+import { PEOPLE } from '@/core/step/people';
 import { type Token } from '@/core/step/tokens';
 import { MEASURED_BY, PLURAL_FOODS } from './kinds';
+import { isMeasure, isSaidByEye } from './measured';
 
 const namers = new WeakMap<Larder, Namer>();
 
 const MOST_WORDS = 5;
+/** Deeds whose plain word describes no food. */
+const DEEDS_ONLY = new Set(
+  'mix simmer boil bake blend whisk heat warm cook toss drain chop slice dice soak'.split(' '),
+);
 const CLAIMED = new Set(['sugar', 'salt', 'fat', 'sodium', 'oil']);
 const LITTLE = new Set(['low', 'lower', 'reduced', 'less']);
 
@@ -31,6 +45,7 @@ export function namerOf(larder: Larder): Namer {
       !first ||
       first.kind !== 'word' ||
       DETERMINERS.has(first.word) ||
+      SUBJECTS.has(first.word) ||
       CONJUNCTIONS.has(first.word) ||
       PREPOSITIONS.has(first.word)
     )
@@ -38,6 +53,15 @@ export function namerOf(larder: Larder): Namer {
     // "three fat cloves of garlic": how big they are
     // "a wine glass of water"
     if (first.word === 'wine' && /^glass/.test(tokens[at + 1]?.word ?? '') && tokens[at + 2]?.word === 'of')
+      return null;
+    // "3.5 g sugar": the measure is no part of a name
+    if (first.word.length <= 2 && isMeasure(first.word) && tokens[at - 1]?.kind === 'number') return null;
+    // "Mix beans, corn and onion": a deed where it opens, and no "mix beans"
+    const before = tokens[at - 1];
+    if (
+      DEEDS_ONLY.has(first.word) &&
+      (!before || before.kind === 'mark' || CONJUNCTIONS.has(before.word) || SUBJECTS.has(before.word))
+    )
       return null;
     if (first.word === 'fat') {
       const behind = tokens[at + 1];
@@ -81,6 +105,13 @@ export function namerOf(larder: Larder): Namer {
       if (n > 1 && (DETERMINERS.has(last.word) || last.word.length < 2)) continue;
       // "cloves of garlic", "a stick of celery": how it comes
       if (n === 1 && tokens[at + 1]?.word === 'of' && MEASURED_BY.has(first.normal)) return null;
+      // "I toast the seeds", "mum fries the onion": what somebody does
+      const who = tokens[at - 1]?.word ?? '';
+      const form = n === 1 ? verbOf(first.word)?.form : undefined;
+      if ((form === 'base' && SUBJECTS.has(who)) || (form === 's' && (PEOPLE.has(who) || SUBJECTS.has(who))))
+        return null;
+      // "noodles cooked separately": how they are done
+      if (n > 1 && verbOf(last.word)?.form === 'ed' && !tokens[at + n]?.glued) continue;
       // "let it toast": what it does
       if (
         n === 1 &&
@@ -89,6 +120,8 @@ export function namerOf(larder: Larder): Namer {
         (tokens[at - 1]?.word === 'to' || ['let', 'make'].includes(tokens[at - 2]?.word ?? ''))
       )
         return null;
+      // "just a sprinkle": of what was named before
+      if (n === 1 && tokens[at - 1]?.word === 'a' && isSaidByEye(first.word)) return null;
       // "a sprinkle of breadcrumbs": so much of it
       if (n === 1 && tokens[at + 1]?.word === 'of' && verbOf(first.word)?.form === 'base') return null;
       // "fry" is no fries

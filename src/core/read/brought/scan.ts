@@ -36,6 +36,9 @@ export interface Scan {
   noFat: boolean;
 }
 
+/** How sure a name must be to say which of a kind it is. */
+export const SURE_OF_KIND = 0.9;
+
 /** The key of a line's correction: its words; those of the method apart from the list's. */
 export const correctionKey = (origin: ReadLine['origin'], words: string): string =>
   origin === 'method' ? `method: ${words}` : words;
@@ -112,14 +115,23 @@ export function isFigure(s: Sentence, at: number): boolean {
   const word = (k: number) => s.tokens[at + k]?.word ?? '';
   if (!FIGURES.has(word(0))) return false;
   // "it's 15 g of fat on its own", but "fry in 15 g of fat"
-  if (word(-1) === 'of') return GRAMS.has(word(-2)) && IS.has(word(-4)) && word(0) === 'fat';
+  if (word(-1) === 'of')
+    return (
+      GRAMS.has(word(-2)) &&
+      (IS.has(word(-4)) || (AGAIN.has(word(-4)) && IS.has(word(-5)))) &&
+      word(0) === 'fat'
+    );
   return (
     GRAMS.has(word(-1)) &&
     s.tokens[at - 2]?.kind === 'number' &&
-    (word(0) === 'fat' || ['per', 'each', 'a', 'in'].includes(word(1)))
+    (word(0) === 'fat' ||
+      ['per', 'each', 'a', 'in', '/'].includes(word(1)) ||
+      // "1 tbsp is 3.5 g sugar"
+      ['is', 'has', "that's", "it's"].includes(word(-3)))
   );
 }
 const GRAMS = new Set(['g', 'mg', 'grams']);
+const AGAIN = new Set(['another', 'about', 'around', 'only', 'roughly']);
 const IS = new Set(["it's", "that's", 'is', 'are', 'has', 'have', 'contains', 'holds', 'about']);
 
 /** Foods that a clause names; a word that is the deed itself ("oil the tin") is none. */

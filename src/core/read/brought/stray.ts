@@ -10,12 +10,14 @@ import {
   PRONOUNS,
   SUBJECTS,
   TOOLS,
+  verbOf,
 } from '@/core/step/lexicon';
 import { isRemark } from '@/core/step/others';
 import { polarityOf, verbNegated } from '@/core/step/polarity';
 import { type Token } from '@/core/step/tokens';
 import { remembered } from '../remembered';
-import { foodsOf, isFigure, lineOf, textOf, type Scan, type Source } from './scan';
+import { type ReadLine } from '../types';
+import { foodsOf, isFigure, lineOf, SURE_OF_KIND, textOf, type Scan, type Source } from './scan';
 import { methodLine } from './take';
 
 /** Measures of what goes into a pot; of none of them a length, a time or a tool is told. */
@@ -104,6 +106,51 @@ function saltedBefore(scan: Scan, source: Source, s: Sentence, c: ClauseSpan, me
   );
 }
 
+/** A line of this step of one food that no number stands with. */
+const isUnmeasured = (l: ReadLine, source: Source): boolean =>
+  l.step === source.step && l.foods.length === 1 && !/\d/.test(l.line.text);
+
+/** "Salt at the end if at all: I put ¼ tsp": which line its label brought without an amount; -1 where none did. */
+function labelledSo(scan: Scan, source: Source, s: Sentence, c: ClauseSpan): number {
+  const from = s.tokens[c.from]?.start ?? 0;
+  return scan.out.findLastIndex(
+    (l) =>
+      isUnmeasured(l, source) &&
+      /^[^.:;!?\d]{0,40}[:,]\s*$/.test(source.text.slice(Math.max(0, l.line.end - source.start), from)),
+  );
+}
+
+/** "If there's sesame I put a teaspoon on each": which line the condition brought without an amount; -1 where none did. */
+function ifThereIs(scan: Scan, source: Source, s: Sentence, c: ClauseSpan): number {
+  const before = s.clauses[s.clauses.indexOf(c) - 1];
+  if (before?.opener !== 'if' && before?.opener !== 'when') return -1;
+  const [from, to] = [before.from, c.from].map((k) => source.start + (s.tokens[k]?.start ?? 0));
+  return scan.out.findLastIndex(
+    (l) => isUnmeasured(l, source) && l.line.start >= (from ?? 0) && l.line.end <= (to ?? 0),
+  );
+}
+/** The word before an amount: past "an eighth of" of "an eighth of a teaspoon". */
+function amountOpens(s: Sentence, c: ClauseSpan, from: number): string {
+  let k = from - 1;
+  while (
+    k > c.from &&
+    ['of', 'an', 'a', 'eighth', 'sixteenth', 'fifth', 'half'].includes(s.tokens[k]?.word ?? '')
+  )
+    k -= 1;
+  return s.tokens[k]?.word ?? '';
+}
+/** True where nothing follows in the sentence. */
+const endsHere = (s: Sentence, at: number): boolean =>
+  at >= s.to || s.tokens.slice(at, s.to).every((t) => t.kind === 'mark');
+const ON_EACH = /^\s*(?:(?:on|over|for|in|to) )?(?:each|apiece|every (?:one|bowl|plate))\b/i;
+
+/** Words behind a measure that say how a mixture is set out: "quarter cup scoops". */
+const SET_OUT = new Set(
+  'scoop scoops scoopful scoopfuls mound mounds blob blobs ladle ladles ladleful ladlefuls dollop dollops heap heaps portion portions ball balls patty patties round rounds puddle puddles spoonfuls'.split(
+    ' ',
+  ),
+);
+
 /** "2 tbsp of the dressing": of what was named before, or is nothing to eat. */
 const isKnown = (scan: Scan, s: Sentence, at: number): boolean =>
   [at, at + 1].some((k) => {
@@ -168,8 +215,29 @@ export function strayAmounts(scan: Scan, source: Source, s: Sentence, c: ClauseS
       .slice(of, to)
       .map((t) => t.word)
       .filter((w) => w.length > 1 && !/ly$/.test(w));
-    const idle = words.every((w) => ORDINARY.has(w) || isHarmless(w) || SAYS_HOW.has(w));
-    if (isTaken(s, c, from, i, !idle)) continue;
+    // "pumpkin seeds, a tablespoon scattered over": what is done with it
+    const said = words.join(' ');
+    if (SET_OUT.has(words[0] ?? '') && s.tokens[of + 1]?.word !== 'of') continue;
+    const kindOfIt =
+      words.length > 0 &&
+      foodsOf(s, c).some(
+        (f) =>
+          f.to <= from &&
+          from - f.to <= BEHIND &&
+          (scan.larder.finder.find(`${said} ${textOf(source, s, f.from, f.to)}`, '', 1)[0]?.confidence ??
+            0) >= SURE_OF_KIND,
+      );
+    // "breadcrumbs, 30 g wholemeal": which of its kind
+    if (kindOfIt) continue;
+    // "1 tsp soy": the sauce
+    const sauce = words.at(-1) === 'soy' && /^t/.test(s.tokens[i]?.word ?? '');
+    const idle =
+      !sauce &&
+      words.every((w) => ORDINARY.has(w) || isHarmless(w) || SAYS_HOW.has(w) || verbOf(w)?.form === 'ed');
+    // "a squeeze of lemon and an eighth of a teaspoon": of what, is not said
+    const bare =
+      words.length === 0 && ['and', 'plus', '+'].includes(amountOpens(s, c, from)) && endsHere(s, of);
+    if (!bare && isTaken(s, c, from, i, !idle)) continue;
     const polarity = polarityOf(s, c, from, i + 1);
     if (polarity === 'not' || polarity === 'remark') continue;
     // "I add a quarter teaspoon at the table": of what, is not said
@@ -178,11 +246,16 @@ export function strayAmounts(scan: Scan, source: Source, s: Sentence, c: ClauseS
       c.verb?.verb.brings === true &&
       foodsOf(s, c).length === 0 &&
       !refersBack(s, c, i);
-    if (!elliptic && idle) continue;
+    if (!elliptic && !bare && idle) continue;
     const salted = elliptic || idle ? saltedBefore(scan, source, s, c, i) : -1;
-    const phrase = `${textOf(source, s, from, to)}${salted >= 0 ? ' salt' : ''}`;
+    const there = salted < 0 && words.length === 0 ? ifThereIs(scan, source, s, c) : -1;
+    const named =
+      salted < 0 && there < 0 && elliptic ? labelledSo(scan, source, s, c) : Math.max(salted, there);
+    const what = scan.out[named]?.foods[0]?.text ?? '';
+    const each = there >= 0 && ON_EACH.test(source.text.slice(s.tokens[to - 1]?.end ?? 0)) ? ' each' : '';
+    const phrase = `${textOf(source, s, from, to)} ${salted >= 0 ? 'salt' : what}`.trimEnd() + each;
     // "you salt it, half a teaspoon does the lot": so much is all of it
-    if (salted >= 0) scan.out.splice(salted, 1);
+    if (named >= 0) scan.out.splice(named, 1);
     const at: [number, number] = [s.tokens[from]?.start ?? 0, s.tokens[to - 1]?.end ?? 0];
     const read = remembered(
       { text: phrase, start: 0, end: phrase.length, section: null },

@@ -19,10 +19,12 @@ import {
   REFINED,
   YIELDS,
 } from './kinds';
-import { isMeasure, type Mention } from './mention';
+import { isMeasure } from './measured';
+import { type Mention } from './mention';
 import { moreOf } from './more';
 import { type Scan, type Source, correctionKey, foodsOf, lineOf, usual } from './scan';
 
+const MAKES = new Set(['whisk', 'mix', 'make', 'blend', 'shake', 'combine', 'blitz']);
 const COATS = new Set(['brush', 'glaze', 'baste']);
 
 /** What a fat without an amount does, by the deed. */
@@ -97,11 +99,38 @@ function inPlaceOf(scan: Scan, s: Sentence, c: ClauseSpan, m: Mention): Weighed 
   return null;
 }
 
+/** "a tin of cannellini (or any white bean)": as much of it as of the one before. */
+function orOf(scan: Scan, source: Source, s: Sentence, m: Mention): Weighed | null {
+  if (m.polarity !== 'alternative') return null;
+  const from = source.start + (s.tokens[s.from]?.start ?? 0);
+  const to = source.start + (s.tokens[m.from]?.start ?? 0);
+  const before = scan.out.findLast((l) => l.step === source.step && l.line.start >= from && l.line.end <= to);
+  const [first] = before?.foods ?? [];
+  if (!first?.grams || first.food?.kind !== m.food.kind) return null;
+  return {
+    grams: range(0, first.grams.best, first.grams.high),
+    readings: [`in place of ${first.text}, as much of it`],
+  };
+}
+
+/** "the beans and their broth": what they were cooked in. */
+const isBroth = (s: Sentence, m: Mention): boolean =>
+  m.to === m.from + 1 && ['broth', 'liquor'].includes(s.tokens[m.from]?.word ?? '');
+
 const textOfTokens = (s: Sentence, from: number, to: number): string =>
   s.tokens
     .slice(from, to)
     .map((t) => t.word)
     .join(' ');
+
+/** Kinds of which a bare name in prose is what was told before, fresh or from a tin. */
+const TOLD_AGAIN = new Set(['vegetable', 'leaf', 'fruit', 'bean', 'starch']);
+/** Fruit that goes in dried or preserved is called by its plain name again. */
+const FRUITS = new Set(['fruit', 'dried-fruit', 'condiment', 'salty']);
+const isSameName = (a: Food, b: Food): boolean => {
+  const names = [a, b].map((food) => tokens(food.name.replace(/[,(].*$/, '')).at(-1));
+  return names[0] !== undefined && names[0] === names[1] && a.kind === b.kind;
+};
 
 /** True where nothing is added to a food and its name means nothing else. */
 const isPlain = (food: Food): boolean => food.adds.length === 0 && !isAmbiguous(food);
@@ -134,6 +163,8 @@ export function methodLine(
   };
 }
 
+const OPENS_MORE = /^\s*(?:(?:and|some|a few|a bit|plus)\s+)*(?:more|extra|another|further)\b/i;
+
 /** Takes one food of a sentence in: as more of a listed line, as a line of its own, or not at all. */
 export function take(scan: Scan, source: Source, s: Sentence, c: ClauseSpan, m: Mention): void {
   const { cover, lines, out, servings } = scan;
@@ -148,20 +179,28 @@ export function take(scan: Scan, source: Source, s: Sentence, c: ClauseSpan, m: 
     if (isPlain(m.food) && !REFINED.has(m.food.kind)) return;
   }
   // "makes 24 cookies", "Yield: 24 cookies" say what it is, not what goes in
-  const yields = [...s.label, ...s.tokens.slice(c.from, m.from)].some((t) => YIELDS.has(t.word));
+  const before = s.tokens.slice(c.from, m.from);
+  // "serves 4 with 2 rotis each": what is eaten with it
+  const beside = before.some((t) => t.word === 'with' || t.word === 'over');
+  const yields = !beside && [...s.label, ...before].some((t) => YIELDS.has(t.word));
   if (m.stated && yields && c.verb?.form !== 'base') return;
   if (FATS.has(m.food.kind)) scan.fat = true;
   // an amount belongs to the words where one is said
-  const at = [s.tokens[m.stated ? m.phraseFrom : m.from]?.start ?? 0, s.tokens[m.to - 1]?.end ?? 0] as [
+  const at = [s.tokens[m.stated ? m.phraseFrom : m.from]?.start ?? 0, s.tokens[m.phraseTo - 1]?.end ?? 0] as [
     number,
     number,
   ];
   const grams = m.read?.missing === null ? (m.read.foods[0]?.grams ?? null) : null;
   const found = refersTo(m.food, m.words, m.definite, cover, m.stated);
-  const first = found[0];
+  // "200 g raspberries" told before "more raspberries" of the list is no part of them
+  const told = lines[found[0] ?? -1]?.line;
+  const apart = m.stated && told && OPENS_MORE.test(told.text) && source.start + at[0] < told.start;
+  const first = apart ? undefined : found[0];
   if (source.names) {
     // a title promises; what the list holds in any form keeps the promise
     if (!PROMISED.has(m.food.kind)) return;
+    // "tofu for paneer": what it stands for
+    if (s.tokens[m.from - 1]?.word === 'for') return;
     // "(made without peanut)" behind it
     const denied = s.clauses.some((x) =>
       foodsOf(s, x).some((f) => f.id === m.food.id && polarityOf(s, x, f.from, f.to) === 'not'),
@@ -189,7 +228,9 @@ export function take(scan: Scan, source: Source, s: Sentence, c: ClauseSpan, m: 
   }
   if (first !== undefined) {
     if (m.more && COUNTS.has(m.food.kind) && m.polarity !== 'alternative') {
-      moreOf(scan, source, s, c, m, at, first, grams);
+      // "brush with a little more milk": what clings
+      const clings = c.verb && COATS.has(c.verb.verb.id) && m.from > c.verbAt;
+      moreOf(scan, source, s, c, m, at, first, clings ? usual('coat', servings).grams : grams);
       return;
     }
     if (m.stated && grams && COUNTS.has(m.food.kind)) {
@@ -225,6 +266,9 @@ export function take(scan: Scan, source: Source, s: Sentence, c: ClauseSpan, m: 
   // a crust or a pastry that was made is "the pastry"
   if (m.definite && m.words.length === 1 && CRUSTS.has(m.words[0] ?? '')) return;
   if (m.definite && isMade(scan, s, m.words)) return;
+  // "whisk dressing": it is made of what was named
+  if (!m.stated && m.words.length === 1 && MADE.has(m.words[0] ?? '') && MAKES.has(c.verb?.verb.id ?? ''))
+    return;
   const bibliographic = s.label.some((t) => BIBLIOGRAPHIC.has(t.word));
   if (bibliographic && !m.stated) return;
   // named again it is the one that was brought before
@@ -233,10 +277,25 @@ export function take(scan: Scan, source: Source, s: Sentence, c: ClauseSpan, m: 
       (f) =>
         f.food !== null &&
         (f.food.id === m.food.id ||
-          (m.words.length === 1 && mayStandFor(m.words[0] ?? '', f.food, m.definite))),
+          (m.words.length === 1 &&
+            (mayStandFor(m.words[0] ?? '', f.food, m.definite) ||
+              // "the coconut" of the coconut milk
+              (scan.prose &&
+                m.definite &&
+                f.food.kind === m.food.kind &&
+                tokens(f.text).includes(m.words[0] ?? '')) ||
+              // "toms in" of the tin of tomatoes
+              (scan.prose && TOLD_AGAIN.has(m.food.kind) && isSameName(m.food, f.food)) ||
+              // "squash, apricots" of the 10 dried apricots
+              (scan.prose &&
+                m.food.kind === 'fruit' &&
+                FRUITS.has(f.food.kind) &&
+                tokens(f.text).includes(m.words[0] ?? ''))))),
     ),
   );
-  if (again >= 0 && !m.stated && !m.more) return;
+  // "with 4 tbsp of the stock": of what was told before
+  const part = m.stated && s.tokens[m.from - 1]?.word === 'the' && s.tokens[m.from - 2]?.word === 'of';
+  if (again >= 0 && (!m.stated || part) && !m.more) return;
   if (!m.stated && !scan.prose && HARMLESS.has(m.food.kind) && isPlain(m.food)) return;
   if (m.food.kind === 'water' && !m.stated) return;
   // "a splash of water": its weight is gone before the plate
@@ -270,9 +329,11 @@ export function take(scan: Scan, source: Source, s: Sentence, c: ClauseSpan, m: 
     return;
   }
   // "a bit of the broth" of a soup made with water
-  const wet = lines.some((l) => l.foods.some((f) => f.food?.kind === 'water'));
+  const wet = [...lines, ...(scan.prose ? out : [])].some((l) =>
+    l.foods.some((f) => f.food?.kind === 'water'),
+  );
   const byEye = m.read?.words?.foods[0]?.measures.every((x) => x.unit?.kind === 'vague') ?? true;
-  if (m.definite && (!m.stated || byEye) && m.words.join(' ') === 'broth' && wet) return;
+  if (m.definite && (!m.stated || byEye) && isBroth(s, m) && wet) return;
   // "brush with plant milk": what clings
   if (!m.stated && c.verb && COATS.has(c.verb.verb.id) && m.from > c.verbAt && source.step !== null) {
     const { grams: clings, why } = usual('coat', servings);
@@ -286,7 +347,7 @@ export function take(scan: Scan, source: Source, s: Sentence, c: ClauseSpan, m: 
       return;
     }
   }
-  const place = grams !== null || m.stated ? null : inPlaceOf(scan, s, c, m);
+  const place = grams !== null || m.stated ? null : (inPlaceOf(scan, s, c, m) ?? orOf(scan, source, s, m));
   const aside = grams !== null || m.stated ? null : (place ?? unsaid(m.food, 'to serve', servings));
   // a tip beside the method is another way to make it
   const polarity: Polarity = place && source.step === null ? 'alternative' : m.polarity;

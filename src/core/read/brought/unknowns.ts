@@ -16,7 +16,7 @@ import {
 import { isRemark } from '@/core/step/others';
 import { polarityOf, verbNegated } from '@/core/step/polarity';
 import { type Token } from '@/core/step/tokens';
-import { isMeasure } from './mention';
+import { isMeasure } from './measured';
 import { type Scan, type Source, lineOf, textOf } from './scan';
 
 /** What a sentence puts into the dish and nobody here knows: the dish cannot be judged without it. */
@@ -102,7 +102,11 @@ export function unknowns(scan: Scan, source: Source, s: Sentence, c: ClauseSpan)
         scan.cover.parts.some((p) => p.has(t.normal)) ||
         scan.cover.title.has(t.normal);
       const definite = DEFINITE.has(s.tokens[(run[0] ?? 0) - 1]?.word ?? '');
-      const made = verbOf(t.word) !== undefined && !known;
+      // "don't overdo it": what is not to be done
+      const refused = s.tokens[(run[0] ?? 0) - 1]?.word ?? '';
+      const made =
+        (verbOf(t.word) !== undefined && !known) ||
+        (NEGATORS.has(refused) && refused !== 'no' && refused !== 'without');
       if (
         !known &&
         !ordinary &&

@@ -1,0 +1,71 @@
+import { type ClauseSpan, type Sentence } from '@/core/step/clauses';
+import { PREPOSITIONS } from '@/core/step/lexicon';
+import { DOES } from '@/core/step/people';
+
+export const EACH = new Set(['each', 'apiece', 'pp']);
+export const HEADS = new Set(['head', 'person', 'plate', 'diner', 'eater', 'serving', 'portion', 'bowl']);
+/** What is eaten from by one: a thing of which there are as many as eaters. */
+const OF_ONE = new Set([
+  ...HEADS,
+  'pot',
+  'tub',
+  'glass',
+  'jar',
+  'mug',
+  'helping',
+  'ramekin',
+  'box',
+  'lunchbox',
+]);
+/** Words behind "each" that are no thing which is filled or topped. */
+const NO_THING = new Set(
+  'time of other end way hour pan tray tin minute addition turn day one step'.split(' '),
+);
+/** Of which there are two or more: "brush each layer with 1 tbsp". */
+const SURFACES = new Set(['side', 'layer', 'batch', 'sheet']);
+/** What is put on a plate by eye, one for each who eats. */
+const DOLLOPS = new Set(
+  'dollop dollops blob blobs spoon spoonful spoonfuls scoop scoops knob smear scrape dab ladle ladleful'.split(
+    ' ',
+  ),
+);
+const AT_TABLE = new Set(['serve', 'eat', 'have', 'top']);
+const POURED_AT_TABLE = new Set(['serve', 'eat', 'have']);
+
+/**
+ * " each" where an amount is for every plate: "add 1 tbsp to each bowl", "serve with a dollop of it"; as much again where
+ * there may be more pieces than eaters: "top each with 1 tsp".
+ */
+export function onEach(s: Sentence, c: ClauseSpan, start: number, from: number): string {
+  for (let k = c.from; k < c.to; k += 1) {
+    // "per person serve with 75 g spaghetti"
+    if (s.tokens[k]?.word === 'per' && k < start && OF_ONE.has(s.tokens[k + 1]?.normal ?? '')) return ' each';
+    // "1 tbsp vinegar + 1 tsp soy, per person"
+    const last = k > from && s.tokens[k - 1]?.word === ',' && s.tokens[k]?.word === 'per';
+    if (last && OF_ONE.has(s.tokens[k + 1]?.normal ?? '')) return ' each';
+    if (!['each', 'every'].includes(s.tokens[k]?.word ?? '') || (k >= start && k < from)) continue;
+    const next = s.tokens[k + 1];
+    const thing = next?.kind === 'word' ? next.normal : '';
+    // "a teaspoon each of cumin and coriander"
+    if (SURFACES.has(thing)) return ', plus more';
+    // "we have 2 each in 1 wholemeal pitta"
+    const counted = s.tokens[k - 1]?.kind === 'number';
+    const between = s.tokens.slice(k, s.to).some((t) => t.word === 'between');
+    if (counted && k < start && !between && ['in', 'with', 'on'].includes(next?.word ?? '')) return ' each';
+    if (thing === 'of' || NO_THING.has(thing) || counted) continue;
+    // "five each is a meal with a pitta"
+    if (OF_ONE.has(thing) || ['is', 'are', 'makes'].includes(next?.word ?? '')) return ' each';
+    // "each gets a teaspoon"
+    if (k === c.from && DOES.has(next?.word ?? '')) return ' each';
+    const verbBefore = k === c.verbAt + 1 || PREPOSITIONS.has(s.tokens[k - 1]?.word ?? '');
+    // "top each with a spoonful", "into each a spoonful"; "each potato"
+    if (verbBefore) return ' each, plus more';
+  }
+  const verb = c.verb?.verb.id ?? '';
+  const words = s.tokens.slice(start, from).map((t) => t.word);
+  const ours = ['a', 'an'].includes(words[0] ?? '') && c.verbAt < start;
+  if (!ours || !AT_TABLE.has(verb)) return '';
+  const dolloped = words.some((w) => DOLLOPS.has(w));
+  const poured = POURED_AT_TABLE.has(verb) && words.some((w) => w === 'drizzle' || w === 'splash');
+  return dolloped || poured ? ' each' : '';
+}

@@ -1,0 +1,268 @@
+import { foodOfName } from '@/core/food/find';
+import { tokens } from '@/core/food/tokens';
+import { eachLast } from './each-last';
+import { A_SPOON, AN_AMOUNT, andMore, partOfPack, takenPart } from './own-amounts';
+
+const KIND = String.raw`whole[- ]?(?:wheat|meal|grain)|brown|white|unsalted|unsweetened|[a-z]+[- ]free|(?:no|low|reduced)[- ](?:salt|sodium|fat|sugar)(?: added)?`;
+/** "½ cup basmati - brown here, white when …": which one it is here, and at other times. */
+const KIND_HERE = new RegExp(
+  String.raw`^((?:about )?[\d½¼¾⅓⅔][\d./]*\s*(?:g|kg|ml|oz|lbs?|cups?|c|mugs?|slices?|tbsps?|tsps?|tins?|cans?)?\s+(?:of )?)([a-z][a-z' -]*?)\s*[-–—,(]\s*(${KIND}) (?:here|for us|for me|at ours|in this house)\b(?:\s*[,;]\s*(${KIND}) (?:when|if|for|on|at)\b.*)?\)?[.!]*\s*$`,
+  'i',
+);
+
+/** "ghee at the end, 1 tbsp --> leave out, squeeze of lemon instead": what goes in in its place. */
+const LEFT_OUT_FOR =
+  /^[^()]*?\s*[-–—,(>→]+\s*(?:leave (?:it |this )?out|skip(?: it| this)?|omit(?: it)?|none|no|drop it|left out|skipped)\s*[,;:–-]+\s*(?:and |i |we )?(?:(?:use|do|put in|add|take|have) )?([^()]+?) instead\)?[.!]*\s*$/i;
+
+/** "(the one that's just peanuts)", "the kind with nothing but nuts in it": nothing was put to it. */
+const JUST_THAT =
+  /\b(?:(?:the )?(?:kind|ones?|sort|type|stuff|jar) )?(?:that(?:'s| is)|which is|it'?s|with) (?:just|only|nothing but|100 ?% ) ?[a-z]+(?: in (?:it|the jar|there))?(?=\s*(?:$|[,;)]))/i;
+
+/** "1 low salt cube", "2 veg cubes": of stock. */
+const A_CUBE =
+  /^(\s*(?:about )?(?:\d[\d./]*|[½¼¾]|an?|one|two|three|half an?|½ an?)\s+(?:x )?)((?:(?:low|reduced|lower|no|less)[- ](?:salt|sodium)|salt[- ]free|unsalted|veg(?:gie|etable)?)(?: veg(?:gie|etable)?)?) (cubes?)\b/i;
+
+/** "½ cup walnuts -> I've gone down to 2 tbsp": so much of it now. */
+const DOWN_TO =
+  /\s*(?:-+>|→|[-–—,;]+)\s*(?:but |now )?(?:i|we)(?:'ve|'m|'re| have| am| are)?(?: now)? (?:gone|went|come|came|cut (?:it|that|this|back)|got it|brought it|down)(?: (?:right |it )?(?:down|back|up))? to (?=(?:only |just |about )?(?:\d|[½¼¾⅓⅔]|an? (?:tsp|tbsp|teaspoon|tablespoon|handful|spoon)|half|one|two|three)\b[^,;()]{0,24}\)?[.!]*\s*$)/i;
+
+/** "pinch of salt - no": what is asked for and refused. */
+const REFUSED =
+  /^(.*?[a-z)])\s*[-–—:,(?]+\s*(?:no+|nope|nah|none|never|no thanks|not any ?more|not here|(?:i|we)(?: now)? (?:leave|left|skip|skipped|drop|dropped|omit|don'?t use|do without|stopped(?: using)?) (?:that|it|this|them|those)(?: out| off)?(?: now| these days| nowadays| any ?more)?|skip(?: it)?|omit(?:ted)?|left out|leave (?:it )?out)\)?(?:\s*\([^()\d]*\))?[.!]*\s*$/i;
+
+/** "1 jar peppers (in brine, 340 g drained)": what it weighs, before what it lies in. */
+const IN_BRINE =
+  /\((in (?:brine|water|juice|their juice|oil|vinegar|syrup))\s*,\s*((?:about )?\d+ ?(?:g|oz)[^()]*)\)/i;
+
+/** "a slice of rye (40 g each)": one alone cannot be each of several, so everybody has one. */
+const ONE_EACH =
+  /^(\s*(?:an?|one) (?!(?:tin|can|jar|pack|packet|block|bag|tub|carton|box|pouch)s?\b)[^()\d]*?)\s*\((?:about |around |~ ?)?(\d{1,3} ?(?:g|oz)) (?:each|apiece|a head|per (?:person|head)|pp)\)(?! each)/i;
+
+/** "no oil - I massage it with 1 tbsp lemon juice": what is done instead. */
+const DONE_WITH =
+  /^\s*no [a-z]+(?: [a-z]+)?\s*[-–—,;:]+\s*(?:i|we) [a-z]+(?: (?:it|them|this))? (?:in|with) (?=\d|[½¼¾⅓⅔]|an?\b|half\b|one\b|two\b)/i;
+
+/** "1 tsp sesame oil --> now ½ tsp seeds". */
+const NOW_IT_IS = /\s*(?:-+>|→)\s*(?:now|these days|nowadays|today)[,:]?\s+/i;
+
+/** "2 tbsp oil if your blender is weak (mine isn't)": what does not hold here, and what may. */
+const IF_WEAK =
+  /^(?!.*\b(?:leave|skip|omit|less|more|half)\b.* if\b)([^()]*?[a-z])\s+if (?:your|the|it|it's|they|they're|that|there's|yours)\b[^()]*?(?:\s*[(,–-]+\s*((?:mine|ours|it|they|i|we)(?:'s|'re)?(?: is| are| do| does| did| has| have)?(?:n't| not)(?: [a-z]+)?))?\)?[.!]*\s*$/i;
+
+/** "300 g brown arborio, or the white which is quicker": the other kind of the same. */
+const OR_THE_OTHER =
+  /^(\s*(?:about )?\d[\d./]*\s*(?:g|kg|ml|oz|cups?|mugs?|slices?)?\s+)((?:brown|white|wholemeal|wholewheat|wholegrain) )?([a-z][a-z -]*?)\s*[,(]?\s*or the (brown|white|wholemeal|wholewheat|wholegrain|red|black|green)(?: (?:one|ones|kind|sort|stuff))?(?:\s+(?:which|that|if|when|as|for)\b[^()]*)?\)?\s*$/i;
+
+/** "cumin, coriander, garam masala 1 tsp each": so much of each of them. */
+const EACH_OF_LIST =
+  /^\s*([a-z][a-z ]*(?:,\s*(?:and |& )?[a-z][a-z ]*)+?)\s+((?:about )?\d[\d./]*\s*(?:tbsps?|tsps?|tablespoons?|teaspoons?|g|ml|cups?)|a (?:pinch|handful|tbsp|tsp))(?: of)? each\s*$/i;
+/** "ginger garlic, a heaped tbsp of each". */
+const EACH_OF_TWO = new RegExp(
+  String.raw`^\s*([a-z]+)(?:,? and |,? & | \+ |, | )([a-z]+)( (?:on|at) the table| to serve| on the side)?\s*[,:-]+\s*(${AN_AMOUNT}(?:${A_SPOON}))(?: of)? each\s*$`,
+  'i',
+);
+/** "30 g pine nuts or walnuts, I use walnuts": the one that is taken. */
+const TAKES_ONE =
+  /^(\s*(?:about )?\d[\d./]*\s*(?:g|kg|ml|oz|cups?|mugs?|slices?|tbsps?|tsps?|tins?|cans?)?\s+(?:of )?)([a-z][a-z -]*?) or ([a-z][a-z -]*?)\s*[,(–-]+\s*(?:i|we)(?: always| usually| mostly)? (?:use|do|have|take|like|go for)(?: the)? ([a-z][a-z -]*?)\)?[.!]*\s*$/i;
+/** "60 ml apple sauce and I can't tell": what somebody thinks of it. */
+const THINKS =
+  /\s+(?:and|but|so) (?:i|we|you|nobody|no one|they)(?: really)? (?:can'?t|cannot|don'?t|didn'?t|never|won'?t|wouldn'?t|couldn'?t|hardly) (?:even )?(?:tell|notice|miss|mind|taste|care|know|complain|see|believe)[a-z' ]*$/i;
+
+/** "1 avocado, a quarter each": so much of it for everybody. */
+const A_PART_EACH =
+  /^\s*(?:about )?(?:\d|an?|one|two) ((?:big |large |small |ripe )?[a-z][a-z ]*?)s?\s*[,(-]+\s*(?:about )?(a quarter|half|a half|half an?|a third|an eighth|1\/2|1\/4|1\/3) (each|apiece|a head|per (?:person|head|plate))\)?\s*$/i;
+const FRACTIONS: Readonly<Record<string, string>> = {
+  'a quarter': '1/4',
+  'a third': '1/3',
+  'an eighth': '1/8',
+};
+/** "60 ml oil was the recipe": what it was elsewhere. */
+const IT_WAS =
+  /^([^,;()]*?[a-z])\s+(?:was|were|is) (?:(?:in|what) )?(?:the|her|his|their|my [a-z]+'s|the [a-z]+'s) (?:recipe|original|book|card|packet|amount|version|way)\b[^,;()]*$/i;
+/** "1 tsp salt, and then I taste": more may go in. */
+const THEN_TASTE =
+  /\s*[,;(–-]*\s*(?:and |but )?then (?:i |you |we )?(?:taste|adjust|check|see)(?: it| again)?\)?[.!]*\s*$/i;
+/** "Croutons: 2 slices wholemeal": what they are made of. */
+const MADE_INTO =
+  /^\s*[a-z][a-z ]{2,18}:\s+(?=(?:\d|an?\b|one\b|two\b|three\b|half\b)[\d./]*\s*(?:thick |thin |big |small )?slices?\s)/i;
+/** "1 block tofu 300 g marinated": what the pack weighs, behind its name. */
+const PACK_WEIGHS = new RegExp(
+  String.raw`^\s*(?:1|an?|one) (?:block|packet|pack|bag|tub|carton) (?:of )?([a-z][a-z -]*?) (\d{2,4} ?(?:g|oz))\b(?!\s*(?:each|drained|tin|can))`,
+  'i',
+);
+/** "seeds for the top - a tablespoon of sunflower": which they are, behind how much. */
+const OF_WHICH = new RegExp(
+  String.raw`^\s*([a-z]{4,})(?: (?:for|on|over) (?:the )?[a-z]+)?\s*[-–—:,]+\s*(${AN_AMOUNT}(?:${A_SPOON})) of ([a-z]+(?: [a-z]+)?)\s*$`,
+  'i',
+);
+
+/** "50 g maybe", "60ish g": about so much. */
+const MAYBE =
+  /(\d[\d./]*)(?:[- ]?ish)? ?(g|kg|ml|oz|tbsps?|tsps?|cups?)(?: (?:maybe|perhaps|or so|or thereabouts|i think|i'd say|ish))(?=\s*(?:$|[,;)]))/gi;
+/** "2 slices wholemeal": of bread. */
+const SLICES_OF =
+  /\b(slices? (?:of )?(?:seeded |good |stale |toasted )*)(wholemeal|wholewheat|wholegrain|granary|white|brown)(?=\s*(?:$|[,(;]|each\b|per person))/i;
+/** "noodles: 3 nests wholewheat, 60 g each". */
+const NESTS_OF =
+  /^\s*([a-z]+)\s*[:,]\s*(\d{1,2} (?:nests?|bundles?|blocks?|bricks?|sheets?|cakes?)) ([a-z]+)\s*,\s*((?:about )?\d+(?:ish)? ?g each)\s*$/i;
+
+/** "cubed, dry in the oven": how it is done, and no state of what is bought. */
+const DRY_IN = /\bdry in (?:the|a|my) (?:[a-z]+ )?(?:oven|pan|air[- ]?fryer|skillet|wok)\b/gi;
+
+/** "200 ml oat milk give or take". */
+const GIVE_OR_TAKE =
+  /^(\s*)(\d[^,;()]*?),?\s+(?:give or take|more or less)(?: a bit| a little)?(?=\s*(?:$|[,;)]))/i;
+/** "1 tbsp yeast flakes, or 2": so many as that. */
+const OR_MORE =
+  /^(\s*(?:about )?)(\d+(?:\.\d+)?) (tbsps?|tsps?|cups?|cloves?|tins?|cans?|g|ml) ([^,;()\d]+?)\s*[,(]\s*(?:or|maybe|perhaps) (\d+(?:\.\d+)?)\)?\s*$/i;
+/** "Roti 2 each for 4 people": how many for everybody, behind the name. */
+const NAME_EACH =
+  /^\s*([a-z][a-z -]{2,24}?) (\d|one|two|three) (each|apiece|per (?:person|head))\b(?: for \d{1,2}(?: people| of us)?)?(?! other)/i;
+
+/** "salt: 2 tbsp for all that, which is less than it sounds": how it seems. */
+const FOR_THE_LOT =
+  /(\d ?(?:tbsps?|tsps?|tablespoons?|teaspoons?|g|ml|cups?))\s+(?:for (?:all (?:that|of it|of them)|the (?:lot|whole (?:lot|thing|batch))))\b(?:\s*[,(–-]+\s*(?:which|that|it)(?:'s| is)\b[^()\d]*\)?)?(?=\s*$)/i;
+/** "pasta separately: 100 g dry wholewheat". */
+const APART =
+  /^(\s*[a-z]{3,}(?: [a-z]+)?) (?:separately|apart|on the side|alongside|to go with it)\s*:\s*(?=(?:about )?\d)/i;
+
+/** "1 tbsp ground flax in 3 of water": so many of the same spoon. */
+const IN_WATER =
+  /^(\s*\d[\d./]* )(tbsps?|tsps?|tablespoons?|teaspoons?) ([a-z][a-z ]*?) (?:in|with|\+|to) (\d[\d./]*) (?:of )?water\b/i;
+
+const isFood = (words: string): boolean => foodOfName(tokens(words.toLowerCase())) !== undefined;
+
+/** One way of talking, with an example and what is read of it: the test runs every one. */
+interface Rung {
+  readonly says: string;
+  readonly reads: string;
+  readonly run: (line: string) => string;
+}
+const rung = (
+  says: string,
+  reads: string,
+  pattern: RegExp,
+  to: string | ((...found: string[]) => string),
+): Rung => ({
+  says,
+  reads,
+  run: (line) => (typeof to === 'string' ? line.replace(pattern, to) : line.replace(pattern, to)),
+});
+
+/** In the order in which they are tried. */
+export const RUNGS: readonly Rung[] = [
+  rung('3 tbsp peanut butter >> 1 tbsp', '3 tbsp peanut butter -> 1 tbsp', /\s*>{2,}\s*/g, ' -> '),
+  { says: '2 tsp tahini (per bowl)', reads: '2 tsp tahini per person', run: eachLast },
+  { says: 'a level tsp salt - I halve that', reads: '0.5 level tsp salt', run: takenPart },
+  { says: '1 tbsp soy sauce, then I added another spoon', reads: '1 tbsp + 1 tbsp soy sauce', run: andMore },
+  { says: 'half a block tofu, about 150 g', reads: '150 g tofu', run: partOfPack },
+  rung('no oil - I massage it with 1 tbsp lemon juice', '1 tbsp lemon juice', DONE_WITH, ''),
+  rung("60 ml apple sauce and I can't tell", '60 ml apple sauce', THINKS, ''),
+  rung('salt: 2 tbsp for all that, which is little', 'salt: 2 tbsp', FOR_THE_LOT, '$1'),
+  rung('pasta separately: 100 g wholewheat', 'pasta, 100 g wholewheat', APART, '$1, '),
+  rung('200 ml oat milk give or take', 'about 200 ml oat milk', GIVE_OR_TAKE, '$1about $2'),
+  rung('1 tbsp yeast flakes, or 2', '1-2 tbsp yeast flakes', OR_MORE, (all, about, n, unit, food, more) =>
+    Number(more) > Number(n) && Number(more) <= 3 * Number(n) ? `${about}${n}-${more} ${unit} ${food}` : all,
+  ),
+  rung('roti 2 each for 4 people', '2 roti each', NAME_EACH, (all, name = '', n, each) =>
+    isFood(name) ? `${n} ${name} ${each}` : all,
+  ),
+  rung('2 rolls, cubed, dry in the oven', '2 rolls, cubed, toasted', DRY_IN, 'toasted'),
+  rung('a bit of cheese, 50 g maybe', 'a bit of cheese, about 50 g', MAYBE, 'about $1 $2'),
+  rung('2 slices wholemeal', '2 slices wholemeal bread', SLICES_OF, '$1$2 bread'),
+  rung(
+    'noodles: 3 nests wholewheat, 60 g each',
+    '3 nests wholewheat noodles, 60 g each',
+    NESTS_OF,
+    '$2 $3 $1, $4',
+  ),
+  rung('1 tsp salt, and then I taste', '1 tsp salt, plus more to taste', THEN_TASTE, ', plus more to taste'),
+  rung('60 ml oil was the recipe', 'no 60 ml oil', IT_WAS, 'no $1'),
+  rung('Croutons: 2 slices rye', '2 slices rye', MADE_INTO, ''),
+  rung('1 block tofu 300 g, cubed', '300 g tofu, cubed', PACK_WEIGHS, '$2 $1'),
+  rung(
+    '1 avocado, a quarter each',
+    '1/4 avocado each',
+    A_PART_EACH,
+    (_, food, part = '', each) =>
+      `${FRACTIONS[part.toLowerCase()] ?? (/\d/.test(part) ? part : '1/2')} ${food} ${each}`,
+  ),
+  rung(
+    'seeds for the top - a tablespoon of sunflower',
+    'a tablespoon sunflower seeds',
+    OF_WHICH,
+    (all, name, amount, which) => (isFood(`${which} ${name}`) ? `${amount} ${which} ${name}` : all),
+  ),
+  rung(
+    '30 g pine nuts or walnuts, I use walnuts',
+    '30 g walnuts',
+    TAKES_ONE,
+    (all, amount, a = '', b = '', taken = '') => {
+      const name = taken.toLowerCase();
+      const one = [a, b].find((x) => x.toLowerCase() === name || x.toLowerCase().endsWith(` ${name}`));
+      return one ? `${amount}${one}` : all;
+    },
+  ),
+  rung("2 tbsp oil if your blender is weak (mine isn't)", 'no 2 tbsp oil', IF_WEAK, (_, food, not) =>
+    not ? `no ${food}` : `${food}, optional`,
+  ),
+  rung(
+    '300 g brown rice, or the white which is quicker',
+    '300 g brown rice or white rice',
+    OR_THE_OTHER,
+    (_, amount, kind, food, other) => `${amount}${kind ?? ''}${food} or ${other} ${food}`,
+  ),
+  rung(
+    'cumin, coriander, paprika 1 tsp each',
+    '1 tsp each: cumin, coriander, paprika',
+    EACH_OF_LIST,
+    (all, list = '', amount) =>
+      list.split(',').every((x) => isFood(x.replace(/^\s*(?:and|&)\s+/i, '').trim()))
+        ? `${amount} each: ${list}`
+        : all,
+  ),
+  rung(
+    'ginger garlic, a heaped tbsp of each',
+    'a heaped tbsp ginger + a heaped tbsp garlic',
+    EACH_OF_TWO,
+    (all, a = '', b = '', place, amount) =>
+      isFood(a) && isFood(b) && !isFood(`${a} ${b}`)
+        ? `${amount} ${a} + ${amount} ${b}${place ? ' each' : ''}`
+        : all,
+  ),
+  rung(
+    '1 tbsp ground flax in 3 of water',
+    '1 tbsp ground flax + 3 tbsp water',
+    IN_WATER,
+    '$1$2 $3 + $4 $2 water',
+  ),
+  rung('1 bag leaves', '1 bag salad leaves', /\bbags? (?:of )?leaves\b/i, 'bag salad leaves'),
+  rung('1 tsp sesame oil --> now ½ tsp seeds', '1 tsp sesame oil -> ½ tsp seeds', NOW_IT_IS, ' -> '),
+  rung('a slice of rye (40 g each)', 'a slice of rye (40 g) each', ONE_EACH, '$1 ($2) each'),
+  rung("½ cup walnuts -> I've gone down to 2 tbsp", '½ cup walnuts -> 2 tbsp', DOWN_TO, ' -> '),
+  rung('pinch of salt - no', 'no pinch of salt', REFUSED, 'no $1'),
+  rung(
+    '1 jar peppers (in brine, 340 g drained)',
+    '1 jar peppers (340 g drained) in brine',
+    IN_BRINE,
+    '($2) $1',
+  ),
+  rung('2 veg cubes', '2 veg stock cubes', A_CUBE, '$1$2 stock $3'),
+  rung('ghee, 1 tbsp -> leave out, squeeze of lemon instead', 'squeeze of lemon', LEFT_OUT_FOR, '$1'),
+  rung(
+    '½ cup rice - brown here, white when someone is ill',
+    '½ cup brown rice or white rice',
+    KIND_HERE,
+    (_, amount, food, kind, other) =>
+      other ? `${amount}${kind} ${food} or ${other} ${food}` : `${amount}${kind} ${food}`,
+  ),
+  rung(
+    "peanut butter (the one that's just peanuts)",
+    'peanut butter (no salt added, unsweetened)',
+    JUST_THAT,
+    'no salt added, unsweetened',
+  ),
+];
+
+/** A line as it is done here: how much of it is taken, which one, and what goes in in its place. */
+export const ownWay = (line: string): string => RUNGS.reduce((said, { run }) => run(said), line);

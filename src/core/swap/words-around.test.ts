@@ -1,0 +1,64 @@
+import { US_MEASURES } from '@/core/measure/units';
+import { parseRecipe } from '@/core/recipe/parse';
+import { readRecipe } from '@/core/read/read';
+import { applySwap } from './apply';
+import { brokenIn } from './broken';
+import { withoutSentence } from './clause';
+import { SWAPS } from './roles';
+
+const settings = { measures: US_MEASURES, corrections: {} };
+const swapped = (text: string, words: string, id: string): string => {
+  const read = readRecipe(parseRecipe(text), settings);
+  const swap = SWAPS.find((s) => s.id === id);
+  const at = read.lines.findIndex((l) => l.line.text.includes(words));
+  if (!swap || at < 0) throw new Error(`${swap ? words : id}: not there`);
+  return applySwap(read, at, swap, settings)?.text ?? 'cannot be written';
+};
+
+describe('words around what is swapped', () => {
+  test('what was told of nuts is not said of what stands in', () => {
+    const text =
+      'Pot\nServes 6\n\n1 kg potatoes\n60 g cashews, toasted and chopped\n\nMethod\nBlend the cashews with water.';
+    const now = swapped(text, 'cashews', 'cream-tofu');
+    expect(now).toContain('silken tofu');
+    expect(now).not.toMatch(/silken tofu[^\n]*(?:toasted|chopped)/);
+  });
+
+  test('another line that says where it goes says so of what stands in', () => {
+    const text =
+      'Pot\nServes 3\n\n300 g silken tofu\n500 g tomatoes\nblack salt on the tofu, just a sprinkle\n\nMethod\nSimmer the tomatoes. Spoon the tofu in.';
+    const now = swapped(text, 'silken tofu', 'silken-beans');
+    const [, list = ''] = now.split('\n\n');
+    expect(list).toContain('black salt on the');
+    expect(list).not.toContain('tofu');
+  });
+
+  test('the water of a flax egg goes with it where what stands in is wet', () => {
+    const text =
+      'Loaf\nServes 4\n\nMash 400 g cooked lentils. Add 80 g oats and 3 tbsp ground flax mixed with 6 tbsp water. Bake for 40 minutes.';
+    const now = swapped(text, '3 tbsp ground flax', 'flax-less');
+    expect(now).toContain('aquafaba');
+    expect(now).not.toContain('6 tbsp water');
+  });
+
+  test('a sentence that only tells of another way goes with it', () => {
+    const note = 'Sometimes I do a spoon of peanut butter instead of the almonds but not on a low fat day';
+    const at = note.indexOf('peanut butter');
+    expect(withoutSentence(note, at, at + 'peanut butter'.length)).toBe('');
+    const two = 'Stir in a spoon of peanut butter and the spinach.';
+    const there = two.indexOf('peanut butter');
+    expect(withoutSentence(two, there, there + 'peanut butter'.length)).toBeNull();
+  });
+});
+
+// plain English usage (common practice)
+test.each([
+  ['sometimes I do no nut butter', 'done with what is not there'],
+  ['There is no need for salt.', null],
+  ['Lemon juice at the end if at all:', 'a mark without words'],
+  ['For the sauce: whisk it.', null],
+])('%s', (words, says) => {
+  const found = brokenIn('', words);
+  if (says === null) expect(found).toEqual([]);
+  else expect(found.join(' ')).toContain(says);
+});
