@@ -6,9 +6,9 @@ const port = Number(process.env.E2E_PORT ?? 3210);
 /** What a cook does, in Debian's Chromium against the built app. `npm test` builds first. */
 export default defineConfig({
   // a loaded machine may be slow to show a page; what is waited for is still what is meant
-  expect: { timeout: 20_000 },
+  expect: { timeout: 45_000 },
   testDir: 'e2e',
-  timeout: 60_000,
+  timeout: 120_000,
   // a second try is counted and named in the last lines of `npm test`, never hidden
   retries: 1,
   fullyParallel: true,

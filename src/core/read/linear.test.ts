@@ -77,6 +77,7 @@ const SHAPES: readonly Shape[] = [
   ['blanks before a food', list((n) => `1${' '.repeat(n)}onion`)],
   ['letters', list((n) => `1 ${'a'.repeat(n)}`)],
   ['rows', list(times('1 onion\n'))],
+  ['pieces for each behind steps', method(times('2 rolls each\nroll it\n'))],
   ['footnotes', list(times('*check it\n'))],
   ['refusals above headings', list(times('no oil\nSauce:\n'))],
   ['blank rows', list((n) => `${'\n'.repeat(n)}1 leek`)],

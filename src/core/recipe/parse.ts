@@ -31,7 +31,8 @@ import {
   SO_MANY_EACH,
 } from './row-servings';
 import { forAll, FOR_SO_MANY } from './talk';
-import { namedPieces, piecesEach, platesOfPieces, servingsRow, told } from './servings-told';
+import { PiecesMade } from './pieces-made';
+import { piecesEach, platesOfPieces, servingsRow, told } from './servings-told';
 import { readServings as readServingsNow, type ServingsReading, type ServingsWords } from './servings';
 import { isCompoundName, isNamed, readTitle } from './title-said';
 import {
@@ -88,6 +89,7 @@ const listsHere = (text: string): boolean =>
 class Parser {
   private readonly lines: SourceLine[] = [];
   private readonly steps: Stretch[] = [];
+  private readonly made = new PiecesMade(this.steps);
   private readonly notes: Stretch[] = [];
   private readonly problems: string[] = [];
   private readonly unsure: UnsureRow[] = [];
@@ -240,7 +242,7 @@ class Parser {
       return;
     }
     // "2 dumplings each" behind "Roll 8 dumplings"
-    const named = namedPieces(stretch.text, this.steps);
+    const named = this.made.plates(stretch.text);
     if (named) {
       this.servings ??= named;
       this.notes.push(stretch);

@@ -162,31 +162,6 @@ export function platesOfPieces(servings: ServingsWords, texts: readonly string[]
 
 const SO_MANY_PIECES =
   /(?:^|[.;!]\s*)(?:makes |about |gives )*(\d{1,2}) (?:(?:small|large|big|medium|little|fat|thick|thin) )*(?:ones|pancakes|fritters|patties|burgers|rolls|wraps|cakes|muffins|squares|slices|pieces|small|big|large)?\s*(?=[.;!,–—]|-|$)/;
-/** "2 dumplings each": pieces that are called by their name. */
-const NAMED_EACH =
-  /^\W*(?:that's |we (?:have|eat) )?(\d|one|two|three|four|five|six) ([a-z]{3,}?)s? (?:each|apiece|per (?:person|head|plate)|a head)\b[.!]*$/;
-/** "Roll 8 dumplings": how many of them are made; null where none of the texts says it. */
-function madeOf(piece: string, texts: readonly string[]): number | null {
-  const made = new RegExp(
-    String.raw`(?:\b(?:roll|shape|form|makes?|into|gives?|get|cuts?|press|pat)(?: (?:it|them|this|out|up|into|in|to|about|the mix(?:ture)?|the dough))* |[.;!]\s+)(\d{1,2}|six|eight|nine|ten|twelve) (?:[a-z]+ ){0,2}${piece}s?\b`,
-  );
-  for (const text of texts) {
-    const m = made.exec(text)?.[1];
-    const many = m ? numberAt(m, 0) : null;
-    if (many) return many.low;
-  }
-  return null;
-}
-/** How many plates pieces that are called by their name make; null where it is not said. */
-export function namedPieces(row: string, steps: readonly { readonly text: string }[]): ServingsWords | null {
-  const m = NAMED_EACH.exec(clean(row).toLowerCase());
-  const each = m?.[1] ? numberAt(m[1], 0) : null;
-  if (!m || !each) return null;
-  const texts = steps.map(({ text }) => clean(text).toLowerCase());
-  const all = madeOf(m[2] ?? '', texts);
-  return all && all >= each.low ? said(all / each.low, all / each.low, `${row}, of ${all}`) : null;
-}
-
 const PIECES_OF_LINE = /^(\d{1,2}) [^()]{3,40}\((\d|one|two|three|four) (?:each|apiece|pp)\b/;
 /** Plates by the pieces that a text counts and how many each eats; null where it says neither. */
 export function piecesEach(texts: readonly string[]): ServingsWords | null {

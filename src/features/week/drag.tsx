@@ -1,113 +1,53 @@
 'use client';
 import {
   DndContext,
-  KeyboardCode,
-  KeyboardSensor,
   MouseSensor,
   TouchSensor,
   useDraggable,
   useDroppable,
   useSensor,
   useSensors,
-  rectIntersection,
   type Active,
-  type Announcements,
-  type CollisionDetection,
-  type KeyboardCoordinateGetter,
 } from '@dnd-kit/core';
-import { useCallback, useRef, useState, type ReactNode } from 'react';
-
-/** What is moved: meals that stand in one row of a day, or a pot that is cooked then, by their ids. */
-export interface Moved {
-  readonly ids: readonly string[];
-  readonly from: number;
-  readonly says: string;
-}
+import type { ReactNode } from 'react';
+import { KeyedDays, useComing, useKeyedHandle, type Moved } from './keyed';
 
 const movedBy = (active: Active): Moved | undefined => active.data.current as Moved | undefined;
 
-/**
- * Up and down go from day to day, one at each press, whatever the page scrolls or shows meanwhile: the keys choose a
- * day, not a place on the screen.
- */
-function useKeyedDay() {
-  // the handlers ask for the day that was chosen last, shown or not
-  const chosen = useRef<number | null>(null);
-  const [day, setDay] = useState<number | null>(null);
-  const choose = useCallback((next: number | null) => {
-    chosen.current = next;
-    setDay(next);
-  }, []);
-  const coordinateGetter = useCallback<KeyboardCoordinateGetter>(
-    (event, { context, currentCoordinates }) => {
-      const step = event.code === KeyboardCode.Down ? 1 : event.code === KeyboardCode.Up ? -1 : 0;
-      if (step === 0 || chosen.current === null) return undefined;
-      event.preventDefault();
-      const days = context.droppableContainers.getEnabled().map((c) => Number(c.id));
-      const next = Math.min(Math.max(chosen.current + step, Math.min(...days)), Math.max(...days));
-      choose(next);
-      const rect = context.droppableRects.get(String(next));
-      return { x: currentCoordinates.x, y: rect ? rect.top + 8 : currentCoordinates.y };
-    },
-    [choose],
-  );
-  const collisionDetection = useCallback<CollisionDetection>(
-    (args) =>
-      day === null
-        ? rectIntersection(args)
-        : args.droppableContainers
-            .filter(({ id }) => id === String(day))
-            .map((droppableContainer) => ({ id: droppableContainer.id, data: { droppableContainer } })),
-    [day],
-  );
-  return { chosen, choose, coordinateGetter, collisionDetection };
-}
-
 /** Days that meals and pots can be moved between, with the mouse, a finger or the keys. */
 export function DragDays({
+  days,
   dayName,
   onMove,
   children,
 }: {
+  days: number;
   dayName: (day: number) => string;
   onMove: (moved: Moved, day: number) => void;
   children: ReactNode;
 }) {
-  const { chosen, choose, coordinateGetter, collisionDetection } = useKeyedDay();
   const sensors = useSensors(
     useSensor(MouseSensor, { activationConstraint: { distance: 6 } }),
     // a finger that scrolls is no finger that drags
     useSensor(TouchSensor, { activationConstraint: { delay: 180, tolerance: 8 } }),
-    useSensor(KeyboardSensor, { coordinateGetter }),
   );
-  const said = (active: Active) => movedBy(active)?.says ?? 'the meal';
-  const announcements: Announcements = {
-    onDragStart: ({ active }) => `${said(active)} is lifted. Up and down choose the day.`,
-    onDragOver: ({ over }) => (over ? `over ${dayName(Number(over.id))}` : undefined),
-    onDragEnd: ({ active, over }) =>
-      over ? `${said(active)} stands on ${dayName(Number(over.id))}` : 'it stays where it was',
-    onDragCancel: () => 'it stays where it was',
-  };
   return (
     <DndContext
       sensors={sensors}
       accessibility={{
-        announcements,
         screenReaderInstructions: {
           draggable: 'Space lifts it, up and down choose the day, Space puts it there, Escape leaves it.',
         },
       }}
-      collisionDetection={collisionDetection}
-      onDragStart={({ active, activatorEvent }) =>
-        choose(activatorEvent instanceof KeyboardEvent ? (movedBy(active)?.from ?? null) : null)
-      }
       onDragEnd={({ active, over }) => {
         const moved = movedBy(active);
-        const day = chosen.current ?? (over ? Number(over.id) : null);
+        const day = over ? Number(over.id) : null;
         if (moved && day !== null && day !== moved.from) onMove(moved, day);
       }}
     >
-      {children}
+      <KeyedDays days={days} dayName={dayName} onMove={onMove}>
+        {children}
+      </KeyedDays>
     </DndContext>
   );
 }
@@ -115,9 +55,18 @@ export function DragDays({
 /** A day that takes what is put on it. */
 export function DropDay({ day, children }: { day: number; children: ReactNode }) {
   const { setNodeRef, isOver } = useDroppable({ id: String(day) });
+  const { coming, hold } = useComing(day, setNodeRef);
   return (
-    <li ref={setNodeRef} className={`sheet px-4 py-2.5 ${isOver ? 'outline-2 outline-rim' : ''}`}>
+    <li
+      ref={hold}
+      className={`sheet scroll-my-24 px-4 py-2.5 ${isOver || coming ? 'outline-2 outline-rim' : ''}`}
+    >
       {children}
+      {coming && coming.from !== day && (
+        <p className="border-t border-dashed border-rim py-1 text-[13px]">
+          <span className="text-mute">Space puts it here:</span> {coming.says}
+        </p>
+      )}
     </li>
   );
 }
@@ -137,19 +86,22 @@ export function MoveRow({
     id: moved.ids.join(' '),
     data: moved,
   });
+  const { hold, isLifted, keys } = useKeyedHandle(moved, setActivatorNodeRef);
   return (
     <li
       ref={setNodeRef}
       style={transform ? { transform: `translate3d(0, ${transform.y}px, 0)` } : undefined}
-      className={`flex items-center gap-2 ${plain ? '' : 'border-t border-hair/60'} py-0.5 ${isDragging ? 'relative z-10 bg-sheet shadow' : ''}`}
+      className={`flex items-center gap-2 ${plain ? '' : 'border-t border-hair/60'} py-0.5 ${isDragging || isLifted ? 'relative z-10 bg-sheet shadow' : ''}`}
     >
       <button
-        ref={setActivatorNodeRef}
+        ref={hold}
         type="button"
         className="no-print grid size-7 flex-none cursor-grab touch-none place-items-center rounded text-mute hover:bg-pick"
         aria-label={`Move ${moved.says} to another day`}
         {...listeners}
         {...attributes}
+        {...keys}
+        aria-pressed={isLifted || isDragging}
       >
         <svg width="14" height="14" viewBox="0 0 14 14" aria-hidden>
           <path d="M7 1v12M4 4l3-3 3 3M4 10l3 3 3-3" fill="none" stroke="currentColor" strokeWidth="1.6" />

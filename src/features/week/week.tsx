@@ -12,7 +12,8 @@ import { Button } from '@/ui/button';
 import { Glyph } from '@/ui/glyph';
 import { AddMeal, AddPot } from './add';
 import { DayLimits } from './day-limits';
-import { DragDays, DropDay, MoveRow, type Moved } from './drag';
+import { DragDays, DropDay, MoveRow } from './drag';
+import type { Moved } from './keyed';
 import { WeekFigures } from './figures';
 import { FoodGroups } from './food-groups';
 import { PlanIt } from './plan-it';
@@ -134,6 +135,7 @@ export function Week({ demo }: { demo: boolean }) {
       )}
       <div className="grid items-start gap-2.5 lg:grid-cols-[minmax(0,1fr)_360px]">
         <DragDays
+          days={DAYS}
           dayName={(d) => nameOf(week.from, d)}
           onMove={(moved: Moved, day) =>
             void change(
