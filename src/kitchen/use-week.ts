@@ -113,5 +113,6 @@ export function useWeek(): {
       current = false;
     };
   }, [week, recipes, shelf, diners, byId]);
-  return { week, judged: found, why, recipes: recipes ?? [], diners };
+  // what stands in it has no names before the recipes are there
+  return { week: recipes ? week : null, judged: found, why, recipes: recipes ?? [], diners };
 }

@@ -77,11 +77,13 @@ export function Pots({
   judged,
   diners,
   nameOf,
+  titleOf,
 }: {
   week: StoredWeek;
   diners: readonly StoredDiner[];
   judged: Week | null;
   nameOf: (from: number, day: number) => string;
+  titleOf: (pot: string) => string;
 }) {
   if (week.pots.length === 0) return null;
   return (
@@ -92,6 +94,7 @@ export function Pots({
           .sort((a, b) => a.day - b.day)
           .map((pot) => {
             const own = judged?.cookings.find((c) => c.id === pot.id);
+            const title = titleOf(pot.id);
             const plates = new Map<number, number>();
             for (const m of week.meals)
               if (m.of === pot.id) plates.set(m.day, (plates.get(m.day) ?? 0) + m.plates);
@@ -99,19 +102,17 @@ export function Pots({
               <li key={pot.id} className="py-2">
                 <div className="flex flex-wrap items-start gap-x-2 gap-y-1">
                   <div className="min-w-0 basis-full">
-                    <span className="font-semibold [overflow-wrap:anywhere]">
-                      {own?.title ?? 'a recipe that is gone'}
-                    </span>
+                    <span className="font-semibold [overflow-wrap:anywhere]">{title}</span>
                     <span className="block text-[13px] text-mute">
                       {nameOf(week.from, pot.day)}
                       {own?.leftPlates
                         ? `, ${showRange(own.leftPlates)} plates left`
-                        : ', what is left is not known'}
+                        : judged && ', what is left is not known'}
                     </span>
                   </div>
                   <select
                     className="field no-print py-0.5 text-[13px]"
-                    aria-label={`Who cooks ${own?.title ?? 'it'}`}
+                    aria-label={`Who cooks ${title}`}
                     value={pot.cook ?? ''}
                     onChange={(e) => set(pot.id, { cook: e.target.value || null })}
                   >
@@ -124,7 +125,7 @@ export function Pots({
                   </select>
                   <select
                     className="field no-print py-0.5 text-[13px]"
-                    aria-label={`Where ${own?.title ?? 'it'} is kept`}
+                    aria-label={`Where ${title} is kept`}
                     value={pot.place}
                     onChange={(e) => set(pot.id, { place: e.target.value as StoredPot['place'] })}
                   >
@@ -134,7 +135,7 @@ export function Pots({
                   <Button
                     look="plain"
                     className="no-print"
-                    aria-label={`Do not cook ${own?.title ?? 'it'}`}
+                    aria-label={`Do not cook ${title}`}
                     onClick={() =>
                       void change(
                         (w) => ({
@@ -148,7 +149,11 @@ export function Pots({
                     –
                   </Button>
                 </div>
-                <Thread cooked={pot.day} until={own?.keepsUntilDay ?? pot.day} plates={plates} />
+                <Thread
+                  cooked={pot.day}
+                  until={own?.keepsUntilDay ?? (judged ? pot.day : DAYS)}
+                  plates={plates}
+                />
                 {own && own.problems.length > 0 && (
                   <ul className="text-[13px] font-semibold text-over">
                     {own.problems.map((p) => (

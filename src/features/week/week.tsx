@@ -93,7 +93,7 @@ export function Week({ demo }: { demo: boolean }) {
   if (!week) return <p className="p-6 text-mute">Turning to this week …</p>;
   const titles = new Map(recipes.map((r) => [r.id, shownTitle(r.text)]));
   const potTitle = (id: string | null) =>
-    titles.get(week.pots.find((p) => p.id === id)?.recipeId ?? '') ?? 'a pot that is gone';
+    titles.get(week.pots.find((p) => p.id === id)?.recipeId ?? '') ?? 'a recipe that is gone';
   const days = Array.from({ length: DAYS }, (_, d) => d);
   return (
     <>
@@ -268,7 +268,7 @@ export function Week({ demo }: { demo: boolean }) {
             diners={diners}
             dayName={(d) => nameOf(week.from, d).split(' ')[0] ?? ''}
           />
-          <Pots week={week} judged={judged} diners={diners} nameOf={nameOf} />
+          <Pots week={week} judged={judged} diners={diners} nameOf={nameOf} titleOf={potTitle} />
           <WeekFigures
             name={current.name}
             days={judged?.judged.filter((j) => j.diner === current.name) ?? []}
