@@ -67,7 +67,7 @@ function surfacing(
         },
         before.lines.flatMap((l, i) => (l.origin === 'method' ? [] : i === index ? news : [l])),
         settings,
-        before.servings.range.best,
+        before.servings,
       )
     : readRecipe(parseRecipe(text), settings).lines;
   return lines.filter((l) => l.origin === 'method' && !known.has(`${l.step} ${l.foods[0]?.food?.id}`));

@@ -6,13 +6,17 @@ import { scaled } from '@/core/food/nutrients';
 import { broughtBy } from './brought/brought';
 import { ofTheSame } from './elided';
 import { remembered } from './remembered';
+import { PER_PIECE } from '@/core/recipe/each-last';
 import { sentencesOfLiquid, withItsLiquid } from './liquid';
 import { partShares, type PartShare } from './parts';
 import { type ReadLine, type ReadRecipe, type ReadServings, type ReadSettings } from './types';
 
 function readServings(recipe: Recipe, override: number | undefined): ReadServings {
   if (override !== undefined) return { range: exact(override), said: true, text: `you said ${override}` };
-  if (recipe.servings) return { range: recipe.servings.range, said: true, text: recipe.servings.text };
+  if (recipe.servings) {
+    const { range, text, pieces } = recipe.servings;
+    return { range, said: true, text, ...(pieces === undefined ? {} : { pieces }) };
+  }
   return { range: range(...VAGUE.servings.unsaid), said: false, text: VAGUE.servings.why };
 }
 
@@ -21,7 +25,7 @@ export const methodLines = (
   recipe: Pick<Recipe, 'steps' | 'title'> & Partial<Pick<Recipe, 'notes' | 'lines'>>,
   lines: readonly ReadLine[],
   settings: ReadSettings,
-  servings: number,
+  servings: ReadServings,
 ): ReadLine[] => broughtBy(recipe, lines, settings, servings);
 
 const partsRead = new WeakMap<ReadLine, { readonly part: PartShare; readonly read: ReadLine }>();
@@ -86,22 +90,23 @@ function readWhole(recipe: Recipe, settings: ReadSettings): ReadRecipe {
 }
 
 function readFor(recipe: Recipe, settings: ReadSettings, servings: ReadServings): ReadRecipe {
+  const { best } = servings.range;
   const parts = partShares(recipe, servings.range);
   const liquid = sentencesOfLiquid(recipe);
   let last: ReadLine | undefined;
   const lines = recipe.lines.map((line) => {
-    const alone = remembered(line, settings, servings.range.best);
+    const alone = remembered(line, settings, PER_PIECE.test(line.text) ? (servings.pieces ?? best) : best);
     // "100 g white" below the wholemeal flour
     const whole = ofTheSame(alone, last);
-    const full = whole ? remembered(whole, settings, servings.range.best) : null;
+    const full = whole ? remembered(whole, settings, best) : null;
     const listed = full && full.missing === null ? { ...full, line } : alone;
     last = listed;
     const wet = withItsLiquid(line, listed, liquid);
-    const read = wet ? { ...remembered(wet, settings, servings.range.best), line } : listed;
+    const read = wet ? { ...remembered(wet, settings, best), line } : listed;
     const part = line.section === null ? undefined : parts.get(line.section);
     return part ? ofPart(read, part) : read;
   });
-  const all = [...lines, ...methodLines(recipe, lines, settings, servings.range.best)];
+  const all = [...lines, ...methodLines(recipe, lines, settings, servings)];
   const yields = yieldsOf(
     all.map((l) => ({
       foods: l.foods.flatMap((f) => (f.food ? [f.food] : [])),

@@ -101,6 +101,8 @@ export interface ReadLine {
 
 export interface ReadServings {
   readonly range: Range;
+  /** How many pieces are made, where a plate is several of them. */
+  readonly pieces?: number;
   readonly said: boolean;
   readonly text: string;
 }

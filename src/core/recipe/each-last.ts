@@ -1,16 +1,26 @@
 import { numberOf } from '@/core/measure/quantity';
 
-const ONE =
-  '(?:person|head|plate|plateful|serving|portion|bowl|bowlful|jar|glass|diner|eater|burger|wrap|roll|bun|pizza|potato|guest)';
+/** Things of which several may make a plate. */
+export const PIECES =
+  'burger wrap roll bun pizza potato pancake patty sandwich muffin scone slice square bar ball fritter dumpling pitta flatbread waffle skewer parcel stack'.split(
+    ' ',
+  );
+const PIECE = `(?:${PIECES.join('|')})`;
+const ONE = `(?:person|head|plate|plateful|serving|portion|bowl|bowlful|jar|glass|diner|eater|guest|${PIECE})`;
 /** Words by which an amount is for everybody, whatever stands around them. */
 const FOR_EVERYBODY = String.raw`\b(?:(?:per|for each|for every|to each|to every|in each|in every|on each|on every|over each|into each|onto each) (?:${ONE}|one of us|of us|of you|one)\b|(?:for )?each of us\b|for (?:everyone|everybody|each)\b|(?:on|over|in|to) each\b(?=\s*(?:$|[,;)]))|p\.p\.|pp\b)|\/ ?${ONE}\b`;
 /** Of "a head", "a plate": of an amount, and no head of lettuce. */
-const HEADS = '(?:head|plate|bowl|person|serving|portion|diner)';
+const HEADS = '(?:head|plate|bowl|person|serving|portion|diner|pot|glass|ramekin|wrap|burger)';
 const MEASURES =
   'g|ml|oz|tbsps?|tsps?|tablespoons?|teaspoons?|cups?|slices?|handfuls?|pinch|few|spoons?|spoonfuls?';
 const A_HEAD = String.raw`(?:(?<=(?:\d|\b(?:${MEASURES})) )an? ${HEADS}\b(?! of\b)|(?<=[a-z])(?<!\b(?:half|quarter|third|of|whole|about|just|only|or)) an? ${HEADS}\b(?=\s*(?:[,;]|on top\b|at the\b|to (?:serve|finish)\b|is\b)))`;
 const ANYWHERE = new RegExp(
   String.raw`\s*(?:\(\s*(?:${FOR_EVERYBODY})\s*\)|(?:${FOR_EVERYBODY}|${A_HEAD}))`,
+  'i',
+);
+/** An amount for every one of the pieces that are made, of which somebody may eat several. */
+export const PER_PIECE = new RegExp(
+  String.raw`\b(?:(?:per|for each|for every|to each|on each|on every|in each|in every) ${PIECE}|each (?!potato|ball)${PIECE})\b`,
   'i',
 );
 /** "per bowl: 2 tsp seeds". */
@@ -31,7 +41,7 @@ const EACH_INSIDE =
   /^([^().;]*?\d ?[a-z]*|\s*(?:about )?\d[\d./]*\s[^,;().\d]*?|[^().;]*\b(?:an?|half|one|two|three|few|slice|handful|spoon|pinch)\b[^,;().]*?)\s+each\b(?=\s*[,;]|\s+(?:is|are|does|will|at|on|to|with|over|in)\b)/i;
 /** "bread to mop up, 1 thick slice each (60 g)": what one of them weighs, or all of one plate's. */
 const EACH_OF_WEIGHT =
-  /^([a-z][^,;()\d]*?)\s*[,:–-]+\s*(an?|one|1|two|2|three|3) ([a-z][a-z ]*?) each \((?:about |around |~ ?)?(\d{1,3}) ?(g|oz)\)[.!]*\s*$/i;
+  /^([a-z][^,;()\d]*?)\s*[,:–-]+\s*(an?|one|1|two|2|three|3)(?: ([a-z][a-z ]*?))? (?:each|per person) \((?:about |around |~ ?)?(\d{1,3}) ?(g|oz)\)[.!]*\s*$/i;
 
 /**
  * A line whose words say that it is for each who eats, with that at its end: "2 tsp seeds in every bowl, toasted" is "2 tsp

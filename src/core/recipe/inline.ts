@@ -7,6 +7,7 @@ import { clean } from './clean';
 import { PREPARATION } from './alternatives';
 import { COUNTED_BEHIND, startsAsStep, startsWithAmount, startsWithMeasure } from './score';
 import { placed, type Stretch } from './source';
+import { TAKES_PART } from './own-amounts';
 import { isNamed } from './title-said';
 
 /** "radishes on the side": the food alone. */
@@ -257,6 +258,8 @@ export function rowAndTold(row: Stretch): Stretch[] {
   const first = ends.find((end) => {
     const from = end.index + end[0].length;
     const rest = row.text.slice(from, from + BEGINNING);
+    // "1 tsp salt in the original. I halve it.": how much of it is taken
+    if (TAKES_PART.test(row.text.slice(end.index))) return false;
     if (alone && !open(end.index)) return true;
     return startsAsStep(rest) || (!open(end.index) && goesOnTelling(rest));
   });
@@ -276,7 +279,8 @@ const splitList = remember((text: string) => splitAtFoods(text, true));
 const splitLine = remember((text: string) => splitAtFoods(text, false));
 /** "cumin 1 tsp and mustard seeds 1 tsp": two foods, each with its amount behind it. */
 function byAnd(text: string): Stretch[] | null {
-  const parts = text.split(/\s+(?:and|&|\+|plus)\s+/);
+  // "lentils 1 and a half mugs" is one
+  const parts = text.split(/\s+(?:and|&|\+|plus)\s+(?!an? (?:half|third|quarter)\b)/);
   const named = (part: string) => {
     const name = COUNTED_BEHIND.exec(clean(part).toLowerCase())?.[1];
     return name !== undefined && isNamed(withoutEnd(name), SURE);

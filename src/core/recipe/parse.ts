@@ -654,7 +654,9 @@ class Parser {
     const [before, next] = [this.raws[index - 1], this.raws[index + 1]];
     if (!before?.text.trim() || !next?.text.trim()) return false;
     const below = stretchOf(next);
-    const bulleted = below.marked && !below.numbered && startsWithMeasure(below.text);
+    // "+ 1 tbsp flax" below "cinnamon" is one more
+    const bulleted =
+      below.marked && !below.numbered && startsWithMeasure(below.text) && !/^\s*\+/.test(next.text);
     return !stretch.marked && !stretchOf(before).marked && bulleted;
   }
 

@@ -120,9 +120,27 @@ function rowNow(row: string): ServingsWords | null {
 /** "Green smoothie, just me", "porridge for one". */
 const ALONE = /\bjust (?:for )?me\b|\bfor (?:one|myself|just me|me(?= *(?:$|[,)])))\b|\bsolo\b/;
 
-/** "we eat 3 each": pieces that make a plate. */
-const PIECES_EACH =
-  /(?:^|[.;,(]\s*)([1-9]|two|three|four|five|six)(?:\s*(?:-|–|to|or)\s*([1-9]|two|three|four|five|six))?(?: of (?:them|these))? (?:is|are|makes?|for|to|count as) (?:a|one) (?:portion|serving|helping|plate|meal|dinner|lunch)\b|(?:^|[.;,(]\s*)([1-9]|two|three|four|five|six)()(?: slices| pieces| squares)? is what (?:i|we) (?:count as|call|have as|have for) (?:a|one) (?:portion|serving|helping|plate)\b|\b(?:a|one|each) (?:serving|portion|helping|plate)\s*(?:=|is|:|are)\s*([1-9]|two|three|four|five|six)(?:\s*(?:-|–|to|or)\s*([1-9]|two|three|four|five|six))?(?=\s*(?:$|[.,;)]|of (?:them|these)|pieces|squares|slices|[a-z]+s\b))|\b([1-9]|two|three|four|five|six)(?:\s*(?:-|–|to|or)\s*([1-9]|two|three|four|five|six))? each (?:is|makes|are) (?:a|one|plenty|enough)\b|\b(?:eat|have|allow|reckon(?: on)?|count on|give|take|get|say|about|serve|that'?s)\s+(?:about |around )?([1-9]|two|three|four|five|six)(?:\s*(?:-|–|to|or)\s*([1-9]|two|three|four|five|six))?\s+(?:each|apiece|per (?:person|head|plate|serving)|a (?:head|plate|person))\b|(?:^|[.;–—,(-]\s*)([1-9]|10|12|two|three|four|five|six)(?:\s*(?:-|–|to|or)\s*([1-9]|two|three|four|five|six))? (?:each|apiece|per person|a person|a head)(?=\s*(?:$|[.;–—,)-]|for (?:us|the|all)\b|(?:per|a) day\b))/;
+const ONE_MANY = String.raw`(?:[1-9]|1[02]|one|two|three|four|five|six)(?: 1\/2|\.5|(?: and)? an? half)?`;
+const SO_MANY = String.raw`(${ONE_MANY})(?:\s*(?:-|–|to|or)\s*(${ONE_MANY}))?`;
+const PLATE = '(?:portion|serving|helping|plate|meal|dinner|lunch|supper|tea|breakfast)';
+/** "we eat 3 each": pieces that make a plate; of those who eat much and those who eat little. */
+const PIECES_EACH: readonly RegExp[] = [
+  String.raw`(?:^|[.;,(]\s*)${SO_MANY}(?: big| small| of)?(?: them| these| slices| pieces| squares| wedges| ones)? (?:is|are|makes?|for|to|count as) (?:(?:a|one) ${PLATE}|dinner|lunch|supper|tea|breakfast|plenty|enough)\b`,
+  String.raw`(?:^|[.;,(]\s*)${SO_MANY}(?: slices| pieces| squares)? is what (?:i|we) (?:count as|call|have as|have for) (?:a|one) ${PLATE}\b`,
+  String.raw`\b(?:a|one|each) ${PLATE}\s*(?:=|is|:|are)\s*${SO_MANY}(?=\s*(?:$|[.,;)]|of (?:them|these)|pieces|squares|slices|[a-z]+s\b))`,
+  String.raw`\b${SO_MANY} each (?:is|makes|are) (?:a|one|plenty|enough)\b`,
+  String.raw`\b(?:eat|have|allow|reckon(?: on)?|count on|give|take|get|say|about|serve|that'?s)\s+(?:about |around )?${SO_MANY}\s+(?:each|apiece|per (?:person|head|plate|serving)|a (?:head|plate|person))\b`,
+  String.raw`(?:^|[.;–—,(-]\s*)${SO_MANY} (?:each|apiece|per person|a person|a head)(?=\s*(?:$|[.;–—,)-]|for (?:us|the|all)\b|(?:per|a) day\b))`,
+  String.raw`\b${SO_MANY} (?:for|to) (?:an? |the )?(?:big|grown|hungry|adults?|large)[a-z -]*?[,;]?(?: and)? (${ONE_MANY}) (?:for|to) (?:an? |the )?(?:small|little|kids?|child(?:ren)?)\b`,
+].map((pattern) => new RegExp(pattern));
+function piecesEachIn(text: string): { low: number; high: number; said: string } | null {
+  for (const pattern of PIECES_EACH) {
+    const m = pattern.exec(text);
+    const many = (m?.slice(1) ?? []).flatMap((word) => (word ? (readQuantity(word, 0)?.best ?? []) : []));
+    if (m && many.length > 0) return { low: Math.min(...many), high: Math.max(...many), said: m[0] };
+  }
+  return null;
+}
 
 const IN_PIECES =
   /^(?:makes?|yields?|cuts?)\b|\b(?:squares?|slices?|bars?|pieces|cookies|biscuits|muffins?|balls?|patties|burgers?|cakes?|rolls?|pancakes?|fritters?|dumplings?|falafels?)\b/;
@@ -136,25 +154,17 @@ const IN_PIECES =
 export function platesOfPieces(servings: ServingsWords, texts: readonly string[]): ServingsWords {
   if (!IN_PIECES.test(servings.text)) return servings;
   // "makes 8 (2 each)" was counted in plates when it was read
-  const pieces = /\d+/.exec(servings.text)?.[0];
-  if (pieces && servings.range.high < Number(pieces)) return servings;
+  const counted = servings.text.match(/\d+(?! ?(?:g|kg|ml|oz|lb|cm|mm|in|inch|x)\b|\d|[.,]\d)/g) ?? [];
+  if (counted.some((n) => servings.range.high < Number(n))) return servings;
   for (const text of texts) {
-    const m = PIECES_EACH.exec(clean(text).toLowerCase());
-    const [first, second] = [1, 2].map((n) =>
-      [n, n + 2, n + 4, n + 6, n + 8, n + 10].map((k) => m?.[k]).find(Boolean),
-    );
-    const low = first ? numberAt(first, 0) : null;
-    if (!m || !low) continue;
-    const high = (second ? numberAt(second, 0) : null) ?? low;
-    const all = servings.range;
+    const each = piecesEachIn(clean(text).toLowerCase());
+    if (!each) continue;
+    const { low, best, high } = servings.range;
     return {
-      range: range(
-        all.low / Math.max(low.low, high.high),
-        all.best / ((low.low + high.high) / 2),
-        all.high / Math.min(low.low, high.high),
-      ),
-      text: `${servings.text}, ${m[0]}`,
+      range: range(low / each.high, best / ((each.low + each.high) / 2), high / each.low),
+      text: `${servings.text}, ${each.said}`,
       reading: servings.reading,
+      ...(low === high ? { pieces: low } : {}),
     };
   }
   return servings;
@@ -171,7 +181,7 @@ export function piecesEach(texts: readonly string[]): ServingsWords | null {
     const line = PIECES_OF_LINE.exec(text);
     const [all, each] = [line?.[1], line?.[2]].map((n) => (n ? (numberAt(n, 0)?.low ?? 0) : 0));
     if (line && all && each && all % each === 0) return said(all / each, all / each, line[0]);
-    const pieces = PIECES_EACH.test(text) ? SO_MANY_PIECES.exec(text) : null;
+    const pieces = piecesEachIn(text) ? SO_MANY_PIECES.exec(text) : null;
     const many = pieces?.[1] ? numberAt(pieces[1], 0) : null;
     if (!pieces || !many) continue;
     const found = said(many.low, many.high, `makes ${many.low} pieces`);

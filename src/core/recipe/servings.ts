@@ -9,6 +9,8 @@ export interface ServingsWords {
   readonly text: string;
   /** Why, where it is not simply counted. */
   readonly reading: string | null;
+  /** How many pieces are made of it, where several make a plate. */
+  readonly pieces?: number;
 }
 
 export type ServingsReading = ServingsWords | { readonly problem: string; readonly text: string };
@@ -18,7 +20,7 @@ const LEAD =
 const A_SERVING = /\b(?:an?|one|each|per|every) serving(?: size)?\s*(?:is|:|=|are)\s*(?:about )?$/;
 const FOR = /^for\s+(?:about |around |roughly )?/;
 const PEOPLE =
-  /^[\s-]*(?:(?!per\b|tsps?\b|tbsps?\b|teaspoons?\b|tablespoons?\b|cups?\b|g\b|ml\b|oz\b|each\b|in\b)\w+\s+){0,2}?(?:servings?|serves|portions?|people|persons?|helpings?|plates?|bowls?|covers|diners?|eaters?|adults|hungry|as an? (?:\w+ )?(?:starter|main|side|snack|lunch|supper|appeti[sz]er))\b/;
+  /^[\s-]*(?:(?!per\b|for\b|tsps?\b|tbsps?\b|teaspoons?\b|tablespoons?\b|cups?\b|g\b|ml\b|oz\b|each\b|in\b)\w+\s+){0,2}?(?:servings?|serves|portions?|people|persons?|helpings?|plates?|bowls?|covers|diners?|eaters?|adults|hungry|as an? (?:\w+ )?(?:starter|main|side|snack|lunch|supper|appeti[sz]er))\b/;
 const VOLUME =
   /^\s*(?:\w+\s+)?(?:cups?|ml|millilit|lit(?:re|er)s?|l\b|quarts?|pints?|jars?|fl\.? ?oz|oz|ounces?|g\b|kg|tbsp|tablespoons?|bottles?)/;
 const WHOLE: readonly (readonly [RegExp, number, number, number, string])[] = [
@@ -212,7 +214,8 @@ function amountAt(
     );
   if (each?.[1] && Number(each[1]) > 0 && !/^\s*(?:people|persons?|of us|eaters?|adults)\b/.test(rest)) {
     const by = Number(each[1]);
-    return amountOf(q.low / by, q.best / by, q.high / by, text.slice(start), null);
+    const plates = amountOf(q.low / by, q.best / by, q.high / by, text.slice(start), null);
+    return q.low === q.high && !('problem' in plates) ? { ...plates, pieces: q.low } : plates;
   }
   let { low, best, high } = q;
   // "four, perhaps six", "two, three at a pinch", "4 (or 6 as a side)"

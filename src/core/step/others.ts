@@ -166,6 +166,7 @@ export function takesBack(s: Sentence, before?: Sentence): boolean {
   const [first] = s.clauses;
   // "The book wants 50 g butter here. No."
   const last = before?.clauses.at(-1);
+  if (before && last && isTheirPlate(before.tokens, last)) return false;
   if (before && last && othersAt(before, last) >= 0 && answersNo(s)) return true;
   // "fry it in oil: don't."
   const words = s.tokens.slice(s.from, s.to).filter((t) => t.kind === 'word');
@@ -180,7 +181,7 @@ export function takesBack(s: Sentence, before?: Sentence): boolean {
     const theirs = before.clauses.some((c) => othersAt(before, c) >= 0);
     if (theirs && (saysNothing(s) || saysWithout(s))) return true;
     const words = before.tokens.slice(last.from, last.to).map((t) => t.word);
-    if (words.some((w, i) => THEIRS.has(w) && ['in', 'into', 'on'].includes(words[i - 1] ?? ''))) return true;
+    if (words.some((w, i) => THEIRS.has(w) && ['in', 'into'].includes(words[i - 1] ?? ''))) return true;
   }
   // "Baba fried it in butter; I do it in water"
   if (before && last && namedOther(before, last) >= 0 && saysOurs(s, s.from)) return true;
@@ -363,10 +364,17 @@ export function othersWay(s: Sentence, c: ClauseSpan, from: number): 'remark' | 
 function onTheirs({ tokens }: Sentence, c: ClauseSpan, from: number): boolean {
   const theirs = tokens.slice(c.from, c.to).findIndex((t) => THEIRS.has(t.word));
   const past = tokens.slice(c.from, from).some((t) => PAST.has(t.word) || ['put', 'added'].includes(t.word));
-  if (theirs < 0 || !past) return false;
   const at = c.from + theirs;
   const before = wordAt(tokens, at - 1);
+  if (theirs < 0 || !(past || isTheirPlate(tokens, c))) return false;
   return at < from || ['on', 'over', 'in', 'with', 'for'].includes(before);
+}
+/** "he has soy on his, I don't": a plate at this table. */
+function isTheirPlate(tokens: Sentence['tokens'], c: ClauseSpan): boolean {
+  if (!['he', 'she', 'they'].includes(wordAt(tokens, c.from))) return false;
+  return tokens
+    .slice(c.from, c.to)
+    .some((t, i) => THEIRS.has(t.word) && ['on', 'over'].includes(wordAt(tokens, c.from + i - 1)));
 }
 const WRITTEN = new Set(['recipe', 'book', 'original', 'card', 'packet', 'magazine', 'label', 'box']);
 const THEIRS = new Set(['his', 'hers', 'theirs']);
@@ -454,6 +462,7 @@ const OF_OTHERS = new Set(['versions', 'recipes', 'cooks', 'people', 'books', 'o
 /** True where the clause speaks of another version, other people or another time. */
 export const isRemark = rememberPart((s: Sentence, c: ClauseSpan): boolean => {
   if (s.label.length > 0 && opensNextDay(s, c)) return false;
+  if (isTheirPlate(s.tokens, c)) return false;
   if (s.label.length > 0 && REMARKS.has(s.label, 0, s.label.length) >= 0) return true;
   // "Most versions: 400 ml full fat coconut milk"
   const [opens] = s.label;

@@ -279,7 +279,7 @@ function clausesOf(
 /** The steps of a recipe with what each clause does: by the same parse that its audit rests on. */
 export function stepsOf(read: ReadRecipe, settings: ReadSettings): Steps['recipes'][number]['steps'] {
   const lines = read.lines.filter((l) => l.origin === 'ingredients');
-  const scan = scanOf(read.recipe, lines, settings, read.servings.range.best);
+  const scan = scanOf(read.recipe, lines, settings, read.servings);
   const used = new Map<number, number>();
   const steps = read.recipe.steps.map(({ text }) => ({ text, clauses: [] as StepClause[] }));
   for (const { source, sentence } of scan.sentences)

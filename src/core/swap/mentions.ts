@@ -64,7 +64,7 @@ export function mentionsOf(read: ReadRecipe, settings: ReadSettings): Mentions {
     { steps: recipe.steps, title: recipe.title, lines: recipe.lines, notes: recipe.notes },
     listed,
     settings,
-    read.servings.range.best,
+    read.servings,
   );
   const out = new Map<ReadLine, Place[]>();
   const asides: Place[] = [];

@@ -2,7 +2,7 @@ import { type ClauseSpan, type Sentence } from '@/core/step/clauses';
 import { numberOf } from '@/core/measure/quantity';
 import { CONJUNCTIONS, Phrases, PREPOSITIONS, SUBJECTS } from '@/core/step/lexicon';
 import { type Token } from '@/core/step/tokens';
-import { EACH, HEADS } from './for-each';
+import { EACH, isPerOne } from './for-each';
 import { isMeasure, STATES } from './measured';
 
 const APPROACH = new Set([',', '-', '–', '—', '(', ':', 'about', 'roughly', 'around', 'say', 'approx']);
@@ -148,7 +148,7 @@ export function amountBehind(s: Sentence, to: number): { from: number; to: numbe
     const word = s.tokens[k]?.word ?? '';
     // "rice, 2 cups of stock": the amount is the next food's
     if (word === 'of' || s.named[k - s.from]) return null;
-    if (['per', 'a'].includes(word) && HEADS.has(s.tokens[k + 1]?.word ?? '')) {
+    if (isPerOne(word, s.tokens[k + 1]?.word ?? '')) {
       states.push('each');
       k += 1;
       continue;

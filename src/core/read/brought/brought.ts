@@ -11,7 +11,7 @@ import { polarityOf } from '@/core/step/polarity';
 import { answersNo, isBygone, isOthers, isRemark, takesBack } from '@/core/step/others';
 import { tokensOf, wordAt } from '@/core/step/tokens';
 import { coverOf, refersTo } from '../refer';
-import { type ReadLine, type ReadSettings } from '../types';
+import { type ReadLine, type ReadServings, type ReadSettings } from '../types';
 import { deeds, otherMedium } from './deeds';
 import { DAIRY, FATS, PROMISED } from './kinds';
 import { isMeasure } from './measured';
@@ -91,7 +91,7 @@ export function scanOf(
   recipe: Told,
   lines: readonly ReadLine[],
   settings: ReadSettings,
-  servings: number,
+  plates: ReadServings,
 ): Scan {
   const larder = settings.larder ?? TABLE_LARDER;
   const parse = sentencesBy(larder);
@@ -164,7 +164,8 @@ export function scanOf(
     cover: coverOf(lines, recipe.title),
     settings,
     larder,
-    servings,
+    servings: plates.range.best,
+    pieces: plates.pieces ?? plates.range.best,
     prose: lines.length === 0,
     out: [],
     said: new Map(),
@@ -179,15 +180,15 @@ export function scanOf(
  * finder, their amounts read by the same reader. Covers by meaning, adds up amounts said in several sentences, and takes a
  * technique that means fat at its word. One that is not understood is a line that is said not to be.
  *
- * @param servings how many it feeds, for readings a plate
+ * @param plates how many it feeds, for readings a plate
  */
 export function broughtBy(
   recipe: Told,
   lines: readonly ReadLine[],
   settings: ReadSettings,
-  servings: number,
+  plates: ReadServings,
 ): ReadLine[] {
-  const scan = scanOf(recipe, lines, settings, servings);
+  const scan = scanOf(recipe, lines, settings, plates);
   const { sentences } = scan;
   const back = new Set<unknown>();
   sentences.forEach(({ source, sentence }, i) => {

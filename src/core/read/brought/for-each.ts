@@ -1,9 +1,10 @@
 import { type ClauseSpan, type Sentence } from '@/core/step/clauses';
 import { PREPOSITIONS } from '@/core/step/lexicon';
+import { PIECES } from '@/core/recipe/each-last';
 import { DOES } from '@/core/step/people';
 
 export const EACH = new Set(['each', 'apiece', 'pp']);
-export const HEADS = new Set(['head', 'person', 'plate', 'diner', 'eater', 'serving', 'portion', 'bowl']);
+const HEADS = new Set(['head', 'person', 'plate', 'diner', 'eater', 'serving', 'portion', 'bowl']);
 /** What is eaten from by one: a thing of which there are as many as eaters. */
 const OF_ONE = new Set([
   ...HEADS,
@@ -17,6 +18,9 @@ const OF_ONE = new Set([
   'box',
   'lunchbox',
 ]);
+/** "per head", "a plate", "per pancake": so much for every one, at a place behind an amount. */
+export const isPerOne = (word: string, thing: string): boolean =>
+  (word === 'a' && HEADS.has(thing)) || (word === 'per' && (OF_ONE.has(thing) || PIECES.includes(thing)));
 /** Words behind "each" that are no thing which is filled or topped. */
 const NO_THING = new Set(
   'time of other end way hour pan tray tin minute addition turn day one step'.split(' '),

@@ -24,7 +24,8 @@ import {
   sharedAmount,
   swappedAmount,
 } from './amount-before';
-import { EACH, HEADS, onEach } from './for-each';
+import { PER_PIECE } from '@/core/recipe/each-last';
+import { EACH, isPerOne, onEach } from './for-each';
 import { MORE } from './kinds';
 import { isMeasure, STATES } from './measured';
 import { type Scan, type Source, textOf } from './scan';
@@ -217,12 +218,14 @@ export function mentionOf(
   let read: ReadLine | null = null;
   if (alternative === 'do' || alternative === 'optional' || alternative === 'alternative') {
     const serves = c.verb?.verb.id === 'serve' ? ', to serve' : '';
+    // as many as are made are all of them
+    const allPieces = scan.pieces !== scan.servings && PER_PIECE.test(textOf(source, s, s.from, s.to));
     const each =
       ['each', 'apiece', 'pp'].includes(s.tokens[to]?.word ?? '') ||
-      (['a', 'per'].includes(s.tokens[to]?.word ?? '') && HEADS.has(s.tokens[to + 1]?.word ?? ''))
+      isPerOne(s.tokens[to]?.word ?? '', s.tokens[to + 1]?.word ?? '')
         ? ' each'
         : start < from
-          ? onEach(s, c, start, from)
+          ? onEach(s, c, start, from).replace(allPieces ? /, plus more$/ : /$^/, '')
           : '';
     const more = s.tokens.slice(start, from).some((t) => t.word === 'more')
       ? ''
@@ -241,7 +244,7 @@ export function mentionOf(
       remembered(
         { text, start: 0, end: text.length, section: null },
         { ...scan.settings, corrections: {} },
-        scan.servings,
+        allPieces ? scan.pieces : scan.servings,
       );
     read = line(
       `${told ? `${textOf(source, s, start, from)} ${food.name.replace(/,.*$/, '')}` : phrase}${notes}${serves}${each}${ofEach}${start < from ? more : ''}`,

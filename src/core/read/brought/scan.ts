@@ -25,6 +25,8 @@ export interface Scan {
   readonly settings: ReadSettings;
   readonly larder: Larder;
   readonly servings: number;
+  /** How many pieces are made. */
+  readonly pieces: number;
   readonly prose: boolean;
   readonly out: ReadLine[];
   /** Grams said of listed lines, by their place. */

@@ -183,12 +183,34 @@ function nounBehind(s: Sentence, c: ClauseSpan, from: number): number {
   return k;
 }
 
+/** "If you must then a pinch.": of salt, which a sentence that names no food need not say. */
+function barePinch(scan: Scan, source: Source, s: Sentence, c: ClauseSpan): void {
+  const at = s.tokens.slice(c.from, c.to).findIndex((t) => t.word === 'pinch') + c.from;
+  if (at <= c.from - 1 || !['a', 'one', '1'].includes(s.tokens[at - 1]?.word ?? '')) return;
+  if (
+    s.tokens[at + 1]?.kind === 'word' &&
+    !['if', 'at', 'then', 'maybe', 'each', 'more'].includes(s.tokens[at + 1]?.word ?? '')
+  )
+    return;
+  if (s.tokens.slice(c.from, at).some((t) => NEGATORS.has(t.word))) return;
+  if (s.clauses.some((x) => foodsOf(s, x).length > 0) || isRemark(s, c)) return;
+  const phrase = `a pinch of salt${s.tokens[at + 1]?.word === 'each' ? ' each' : ''}`;
+  const span: [number, number] = [s.tokens[at - 1]?.start ?? 0, s.tokens[at]?.end ?? 0];
+  const read = remembered(
+    { text: phrase, start: 0, end: phrase.length, section: null },
+    { ...scan.settings, corrections: {} },
+    scan.servings,
+  );
+  scan.out.push(methodLine(source, span, phrase, read, 'optional'));
+}
+
 /**
  * Amounts in a sentence that belong to no food it names: read with the words behind them as a line of ingredients, or
  * said not to be understood. Nothing that was measured is passed over.
  */
 export function strayAmounts(scan: Scan, source: Source, s: Sentence, c: ClauseSpan): void {
   if (source.names || source.tail) return;
+  barePinch(scan, source, s, c);
   if (isRemark(s, c) || verbNegated(s, c) || ['until', 'till', 'if', 'unless'].includes(c.opener ?? ''))
     return;
   if (c.verb && SIZES.has(c.verb.verb.id)) return;
