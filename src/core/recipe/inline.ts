@@ -259,7 +259,7 @@ export function rowAndTold(row: Stretch): Stretch[] {
     const from = end.index + end[0].length;
     const rest = row.text.slice(from, from + BEGINNING);
     // "1 tsp salt in the original. I halve it.": how much of it is taken
-    if (TAKES_PART.test(row.text.slice(end.index))) return false;
+    if (TAKES_PART.test(row.text.slice(end.index - 1))) return false;
     if (alone && !open(end.index)) return true;
     return startsAsStep(rest) || (!open(end.index) && goesOnTelling(rest));
   });

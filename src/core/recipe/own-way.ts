@@ -16,7 +16,7 @@ const LEFT_OUT_FOR =
 
 /** "(the one that's just peanuts)", "the kind with nothing but nuts in it": nothing was put to it. */
 const JUST_THAT =
-  /\b(?:(?:the )?(?:kind|ones?|sort|type|stuff|jar) )?(?:that(?:'s| is)|which is|it'?s|with) (?:just|only|nothing but|100 ?% ) ?[a-z]+(?: in (?:it|the jar|there))?(?=\s*(?:$|[,;)]))/i;
+  /\b100 ?% (?:nuts?|peanuts?|almonds?|cashews?|sesame|pumpkin seeds?)(?=\s*(?:$|[,;)]))|\b(?:(?:the )?(?:kind|ones?|sort|type|stuff|jar) )?(?:that(?:'s| is)|which is|it'?s|with) (?:just|only|nothing but|100 ?% ) ?[a-z]+(?: in (?:it|the jar|there))?(?=\s*(?:$|[,;)]))/i;
 
 /** "1 low salt cube", "2 veg cubes": of stock. */
 const A_CUBE =
@@ -130,6 +130,18 @@ const APART =
 const IN_WATER =
   /^(\s*\d[\d./]* )(tbsps?|tsps?|tablespoons?|teaspoons?) ([a-z][a-z ]*?) (?:in|with|\+|to) (\d[\d./]*) (?:of )?water\b/i;
 
+/** "3 tbsp sugar - less is fine, I'm down to two": so many of the same. */
+const DOWN_TO_SO_MANY =
+  /^(\s*)(?:about )?\d[\d./]*( (?:level |heaped )?(?:tbsps?|tsps?|tablespoons?|teaspoons?|cups?|cloves?|tins?|cans?|slices?) (?:of )?[a-z][a-z ]*?)\s*[-–—,;(].*\b(?:i'm|we're|i am|we are|i've gone|we've gone|i go|we go|now) down to (?:just |only |about )?(\d[\d./]*|one|two|three|four|half)(?: now| these days)?\)?[.!]*\s*$/i;
+/** "Tin toms ½": how many of the pack, behind its name. */
+const PACK_NAME_COUNT = new RegExp(
+  String.raw`^\s*(tin|can|block|pack|packet|bag|jar|carton|tub|bunch) (?:of )?([a-z][a-z ]{2,24}?) (\d[\d./]*|[½¼¾⅓⅔]|half)\s*$`,
+  'i',
+);
+/** "(the jar has oil in, I know, 2 tsp isn't much)": what somebody thinks of how much it is. */
+const NOT_MUCH =
+  /\s*(?:[,;–-]\s*|\b(?:but|and)\s+)(?:it'?s only )?(?:about )?\d[\d./]* ?(?:tbsps?|tsps?|g|ml|cups?|teaspoons?|tablespoons?) (?:isn'?t|is not|is hardly|is|'s) (?:not )?(?:very |that |so )?(?:much|nothing|a lot|hardly anything|next to nothing)\b[^,;()]*(?=\)|$)/i;
+
 const isFood = (words: string): boolean => foodOfName(tokens(words.toLowerCase())) !== undefined;
 
 /** One way of talking, with an example and what is read of it: the test runs every one. */
@@ -239,7 +251,10 @@ export const RUNGS: readonly Rung[] = [
   rung('1 bag leaves', '1 bag salad leaves', /\bbags? (?:of )?leaves\b/i, 'bag salad leaves'),
   rung('1 tsp sesame oil --> now ½ tsp seeds', '1 tsp sesame oil -> ½ tsp seeds', NOW_IT_IS, ' -> '),
   rung('a slice of rye (40 g each)', 'a slice of rye (40 g) each', ONE_EACH, '$1 ($2) each'),
+  rung("3 tbsp sugar - less is fine, I'm down to two", 'two tbsp sugar', DOWN_TO_SO_MANY, '$1$3$2'),
   rung("½ cup walnuts -> I've gone down to 2 tbsp", '½ cup walnuts -> 2 tbsp', DOWN_TO, ' -> '),
+  rung('Tin toms ½', '½ Tin toms', PACK_NAME_COUNT, '$3 $1 $2'),
+  rung("2 tsp harissa (it has oil, 2 tsp isn't much)", '2 tsp harissa (it has oil)', NOT_MUCH, ''),
   rung('pinch of salt - no', 'no pinch of salt', REFUSED, 'no $1'),
   rung(
     '1 jar peppers (in brine, 340 g drained)',

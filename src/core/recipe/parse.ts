@@ -9,7 +9,9 @@ import {
   linesInSentences,
   LETTER,
   LISTED_INSIDE,
+  isFoodLabelled,
   madeOf,
+  AN_EXCEPTION,
   NONE_OF_IT,
   opensProse,
   OTHER_LIST,
@@ -33,7 +35,12 @@ import {
 import { forAll, FOR_SO_MANY } from './talk';
 import { PiecesMade } from './pieces-made';
 import { piecesEach, platesOfPieces, servingsRow, told } from './servings-told';
-import { readServings as readServingsNow, type ServingsReading, type ServingsWords } from './servings';
+import {
+  eatersOf,
+  readServings as readServingsNow,
+  type ServingsReading,
+  type ServingsWords,
+} from './servings';
 import { isCompoundName, isNamed, readTitle } from './title-said';
 import {
   linesOf,
@@ -84,6 +91,9 @@ const FOOTNOTE_MARKS = ['*', '**', '***', '†', '‡'];
 /** A row that lists what goes in here: "Mine: 4 oz brown rice", "200 g lentils". */
 const listsHere = (text: string): boolean =>
   !OTHER_LIST.test(text) && (ingredientScore(text, false) >= 4 || /^[^:]{2,24}:\s*\d/.test(text.trim()));
+
+/** Letters of a row beside those that say who eats. */
+const MOST_BESIDE_EATERS = 14;
 
 /** Goes through the rows once and puts each where it belongs. */
 class Parser {
@@ -161,6 +171,11 @@ class Parser {
     }
     // "tarka: none."
     const none = NONE_OF_IT.exec(stretch.text);
+    // "oil: none, apart from 1 tsp on the tray" is told
+    if (none && AN_EXCEPTION.test(stretch.text.slice(none[0].length))) {
+      this.steps.push(stretch);
+      return;
+    }
     if (none) {
       const rest = stretch.text.slice(none[0].length);
       const from = stretch.start + stretch.text.length - rest.trimStart().length;
@@ -172,6 +187,11 @@ class Parser {
     if (answer > 0) {
       this.title ??= '';
       this.steps.push({ ...stretch, text: stretch.text.slice(answer), start: stretch.start + answer });
+      return;
+    }
+    // "peanuts to scatter: 60 g" below the method
+    if (this.state === 'method' && isFoodLabelled(stretch.text)) {
+      this.list(stretch, false);
       return;
     }
     const heading = headingOf(raw.text);
@@ -258,6 +278,13 @@ class Parser {
       return;
     }
     if (this.headsPaper(stretch) || this.listsInProse(stretch) || this.countsPlates(stretch)) return;
+    // "6 of us plus one lunch for tomorrow", wherever it stands
+    const eaters = this.servings === null ? eatersOf(clean(stretch.text).toLowerCase()) : null;
+    if (eaters && eaters.text.length + MOST_BESIDE_EATERS >= stretch.text.length) {
+      this.takeServings(eaters);
+      this.notes.push(stretch);
+      return;
+    }
     const early = this.lines.length === 0 && this.state !== 'method';
     if (early && COMES_TO.test(stretch.text)) {
       this.notes.push(stretch);

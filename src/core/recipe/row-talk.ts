@@ -1,4 +1,4 @@
-import { foodOfName } from '@/core/food/find';
+import { findFood, foodOfName, SURE } from '@/core/food/find';
 import { tokens } from '@/core/food/tokens';
 import { ingredientScore, startsWithAmount, startsWithMeasure } from './score';
 import { placed, type Stretch } from './source';
@@ -6,6 +6,9 @@ import { placed, type Stretch } from './source';
 /** "tarka: none.": what is not made. */
 export const NONE_OF_IT =
   /^[a-z][a-z -]{2,24}\s*[:–—-]\s*(?:none|nothing|nil|zero|nada|zilch|0|no thanks|not here|skipped)\b(?: (?:at all|here|for us|today))?[.!;]*/i;
+/** What goes in of it after all: an amount, and no food. */
+export const AN_EXCEPTION =
+  /^[^\d½¼¾⅓⅔]{0,40}?\b(?:(?:about )?(?:\d[\d./]*|[½¼¾⅓⅔]|an?|half an?|one|two)\s*(?:heaped |level |good |small |little |tiny )?(?:tsps?|tbsps?|teaspoons?|tablespoons?|pinch|drop|dash|splash|spoon|spoonful|spray|wipe))\b(?! of\b)/i;
 const A_YIELD = String.raw`\d+(?: ?[-–] ?\d+)? ?(?:ml|g|litres?|l|cups?|tbsps?|tablespoons)`;
 /** "about 250 ml, 16 tbsp": how much comes of it. */
 export const COMES_TO = new RegExp(
@@ -101,6 +104,30 @@ export function linesInSentences(row: Stretch): { lines: Stretch[]; told: Stretc
   // where the others bring something too it is all told
   return lines.length < 3 || told.some((x) => /\d/.test(x.text)) ? null : { lines, told };
 }
+
+/** "Peanuts to scatter: 60 g, chopped", "Buns: wholemeal, one per burger": a food and how much of it, and nothing done. */
+export function isFoodLabelled(row: string): boolean {
+  const m =
+    /^\s*([a-z][a-z -]{2,24}?)(?:,? (?:to|for|on|over) (?:the )?[a-z]+)?\s*(?::|\s[–—-]\s)\s*(?:[a-z-]+(?: [a-z-]+)?,\s+)?(\S.*)$/i.exec(
+      row,
+    );
+  const [, name = '', much = ''] = m ?? [];
+  if (
+    !m ||
+    row.split(' ').length > LONGEST_LABELLED ||
+    /[.!;]\s+\S|\b(?:min|mins|minutes|hours?|is|are|was|has|or)\b|°/i.test(much)
+  )
+    return false;
+  if (foodOfName(tokens(name.toLowerCase())) === undefined) return false;
+  // "Salsa on top: 1 cup tomato, lime": what it is made of
+  const [of = ''] = much.replace(/^[^a-z]*(?:[a-z]+\s+)?(?:of )?/i, '').split(/[,(]/);
+  if (of.trim() && (findFood(of.trim().toLowerCase(), '', 1)[0]?.confidence ?? 0) >= SURE) return false;
+  return (
+    (startsWithMeasure(much) && !/,\s+(?:then|and)\b/.test(much)) ||
+    /^(?:an?|one|two|three|half an?|\d) (?:per|each|a)\b/i.test(much)
+  );
+}
+const LONGEST_LABELLED = 16;
 
 /** A row's lists apart, each with its place; the row alone where it is one. */
 export function partsOfRow(row: Stretch): Stretch[] {

@@ -125,6 +125,7 @@ const unmarkedScore = remember((text: string): number => {
   // "180, 50 min."
   if (/^\d{3}\s?(?:[cCfF]\b)?\s*[,/-]\s*\d{1,3} ?(?:min|mins|minutes|hrs?|hours?)\b/.test(cleaned))
     score -= 6;
+  if (OVEN_FIRST.test(cleaned)) score -= 8;
   // "200 g silken tofu slides in at the end."
   if (SLIDES_IN.test(cleaned)) score -= 6;
   // "these get roasted together", "onions start in 2 tbsp of water"
@@ -187,4 +188,8 @@ export const ingredientScore = (text: string, marked: boolean): number =>
 export const opensWithDeed = (text: string): boolean => ANY_DEED.test(clean(text));
 
 /** True where words plainly tell what to do: an imperative that is no food's name as well. */
-export const startsAsStep = (text: string): boolean => STEP_START.test(text) && !EITHER.test(text);
+export const startsAsStep = (text: string): boolean =>
+  OVEN_FIRST.test(text) || (STEP_START.test(text) && !EITHER.test(text));
+/** "180. Line a tin.": how hot the oven is. */
+const OVEN_FIRST =
+  /^(?:1[2-9][05]|2[0-5][05]|3[0-9][05]|4[0-5][05])(?: ?°?[CF])?(?: fan)?[.;]\s+[A-Z](?!\w*\s*:)/;

@@ -63,7 +63,7 @@ const BIG_AND_SMALL =
 const HOW_MANY = String.raw`(\d{1,2}|one|two|three|four|five|six|seven|eight)`;
 /** "feeds four tonight and two for lunches": plates of several meals. */
 const MEALS = new RegExp(
-  String.raw`\b${HOW_MANY} (?:of us )?(?:tonight|today|now|for (?:dinner|supper|tea)|at (?:dinner|supper|tea)|(?:dinners|suppers|teas))(?:,| and| \+| &| plus| with)+ (?:another |the other )?${HOW_MANY} (?:more )?(?:for (?:lunch(?:es|box(?:es)?)?|tomorrow|the (?:freezer|day after|next day))|lunch(?:es|boxes)?|tomorrow|left(?:over)?s?)\b`,
+  String.raw`\b${HOW_MANY} (?:of us|(?:of us )?(?:tonight|today|now|for (?:dinner|supper|tea)|at (?:dinner|supper|tea)|(?:dinners|suppers|teas)))(?:,| and| \+| &| plus| with)+ (?:another |the other )?${HOW_MANY} (?:more )?(?:for (?:lunch(?:es|box(?:es)?)?|tomorrow|the (?:freezer|day after|next day))|lunch(?:es|boxes)?|tomorrow|left(?:over)?s?)\b`,
 );
 /** "feeds us three, twice", "for the 2 of us, two nights". */
 const TWICE = new RegExp(

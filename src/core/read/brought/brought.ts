@@ -8,6 +8,7 @@ import { remember } from '@/core/memo';
 import { type Named, type Sentence, sentencesOf } from '@/core/step/clauses';
 import { MADE, NEGATORS } from '@/core/step/lexicon';
 import { polarityOf } from '@/core/step/polarity';
+import { afterAll } from './after-all';
 import { answersNo, isBygone, isOthers, isRemark, takesBack } from '@/core/step/others';
 import { tokensOf, wordAt } from '@/core/step/tokens';
 import { coverOf, refersTo } from '../refer';
@@ -233,6 +234,10 @@ export function broughtBy(
       (asked as { source: Source; s: Sentence }).s,
       back,
     );
+  sentences.forEach(({ source, sentence }, i) => {
+    const before = sentences[i - 1];
+    afterAll(scan, source, sentence, before?.source === source ? before.sentence : undefined);
+  });
   for (const { source, sentence } of sentences)
     for (const c of isFigures(sentence) ? [] : sentence.clauses) {
       if (back.has(c)) continue;
