@@ -129,3 +129,46 @@ describe('a line that is for each who eats', () => {
     expect(each?.low).toBeGreaterThanOrEqual((once?.low ?? Infinity) * SERVINGS * 0.9);
   });
 });
+
+describe('what one of each eater’s weighs is counted for all of them', () => {
+  const BREADS = ['pitta', 'wholemeal pitta', 'wholemeal bun', 'flatbread', 'rye roll'];
+  const FORMS = [
+    (f: string) => `${f}, one each (60 g)`,
+    (f: string) => `${f}s - one each - 60g`,
+    (f: string) => `one ${f} each (60g)`,
+    (f: string) => `${f} each (60g)`,
+    (f: string) => `1 ${f} (60 g) each`,
+    (f: string) => `a ${f} for everyone (60 g)`,
+    (f: string) => `1 ${f} pp (60 g)`,
+    (f: string) => `${f}, 60 g each`,
+    (f: string) => `one ${f} each (60 g, toasted)`,
+  ];
+  test.each(BREADS.flatMap((f) => FORMS.map((say) => say(f))))('%s', (row) => {
+    const [line] = readRecipe(
+      parseRecipe(`Soup\n\nServes ${SERVINGS}\n\n450 g carrots\n${row}\n1 litre water\n\nMethod\nSimmer.\n`),
+      { measures: US_MEASURES, corrections: {} },
+    ).lines.filter((l) => !/carrots|water/.test(l.line.text));
+    expect(line?.foods[0]?.grams?.low ?? 0).toBeGreaterThanOrEqual(60 * SERVINGS * 0.99);
+  });
+});
+
+describe('what is for each piece is counted by the pieces, of which somebody eats several', () => {
+  const made = (row: string, method = '') =>
+    readRecipe(
+      parseRecipe(
+        `Rounds\n\nMakes 8, 2 each\n\n450 g carrots\n200 g oats\n${row}\n\nMethod\nShape and bake. ${method}\n`,
+      ),
+      { measures: US_MEASURES, corrections: {} },
+    )
+      .lines.flatMap((l) => l.foods)
+      .find((f) => f.food?.id === 'tahini')?.grams;
+  const spoon = 4.67;
+  test.each(['burger', 'pancake', 'patty', 'roll', 'muffin', 'slice'])('per %s', (piece) => {
+    expect(made(`1 tsp tahini per ${piece}`)?.low ?? 0).toBeGreaterThan(spoon * 8 * 0.95);
+    expect(made('', `Serve with 1 tsp tahini per ${piece}.`)?.low ?? 0).toBeGreaterThan(spoon * 8 * 0.95);
+    expect(made('', `Top each ${piece} with 1 tsp tahini.`)?.high ?? 0).toBeGreaterThan(spoon * 8 * 0.95);
+  });
+  test('per person is by plates', () => {
+    expect(made('1 tsp tahini per person')?.high ?? Infinity).toBeLessThan(spoon * 4 * 1.2);
+  });
+});

@@ -28,7 +28,7 @@ const AND_I_DO =
   /\(\s*(?:can|could|may|you can) (?:avoid|skip|omit|leave (?:it )?out|be (?:avoided|skipped|omitted|left out))\b[^()]*\b(?:i|we) (?:do|always do|usually do|have)\s*\)/;
 /** "(orig: 400 ml full fat)", "(was 2 tbsp)": how much or what it was. */
 const WAS_ONCE =
-  /\(\s*(?:orig(?:inal(?:ly)?)?|was|used to be|before|book|trad(?:itional(?:ly)?)?)\b\s*:?[^()]*\)/;
+  /\(\s*(?:orig(?:inal(?:ly)?)?|was|used to be|before|book|trad(?:itional(?:ly)?)?)\b\s*:?[^()]*\)|\((?:or |it was |once )?[^()]*\b(?:in the (?:old days|past|eighties|nineties)|back (?:then|in the day)|years ago|once upon a time)\s*\)/;
 /** "if you have one (I don't)": the cook takes none of it. */
 const NOT_MINE =
   /\(\s*(?:opt(?:ional)?\.?\s*[,;:–-]?\s*(?:but |and )?)?(?:i|we)\s+(?:don'?t|do not|never(?: do| use (?:it|them|any))?|haven'?t|skip(?: it| this| that| them| these| those)?|leave (?:(?:it|that|this|them|these) )?out|omit (?:it|this|that|them))(?: ever| bother| any more)?\s*[!.]*\s*(?:(?:[,;–-]|\band\b|\bso\b)(?=[^()]*\b(?:instead|rather|use|paper|water|non-?stick|mat|dry)\b)[^()]*)?\)|[-–—,;.!]\s*(?:[a-z]+ (?:people|cooks|recipes) [a-z ]+,\s*)?(?:but )?(?:i|we)\s+(?:don'?t|do not|never do|skip(?: it| this| that| them)?|leave (?:it|that|this|them) out)(?: bother| any more)?\s*[!.]*\s*$|\s(?:[-–—]|:)\s*(?:just )?(?:leave (?:it |them |this )?out|left out|omit(?:ted)?(?: it)?|skip(?:ped)?(?: it)?|none|not used|no thanks)\s*[!.]*\s*$/;

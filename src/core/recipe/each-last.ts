@@ -35,13 +35,28 @@ const AN_AMOUNT =
   /\d|[½¼¾⅓⅔]|\b(?:an?|one|two|three|half|few|handful|slice|spoon(?:ful)?|pinch|tbsp|tsp|splash|dollop)\b/i;
 /** ", one" before "per person". */
 const SO_MANY_FOR = /\s*[,;–-]+\s*(?:one|two|three|[123])\s*$/i;
+const SHARED_OUT = /\b(?:half|some|most|a third|a quarter|the rest|a bit|divided)\s*$/i;
 const NUMBERED = /^\s*(?:about )?(?:\d|[½¼¾⅓⅔]|an?\b|half\b|one\b|two\b|three\b|four\b)/i;
 /** "rice, 60 g each, rinsed": what is said behind it, of a line whose name comes first. */
 const EACH_INSIDE =
-  /^([^().;]*?\d ?[a-z]*|\s*(?:about )?\d[\d./]*\s[^,;().\d]*?|[^().;]*\b(?:an?|half|one|two|three|few|slice|handful|spoon|pinch)\b[^,;().]*?)\s+each\b(?=\s*[,;]|\s+(?:is|are|does|will|at|on|to|with|over|in)\b)/i;
+  /^([^().;]*?\d ?[a-z]*|\s*(?:about )?\d[\d./]*\s[^,;().\d]*?|[^().;]*\b(?:an?|half|one|two|three|few|slice|handful|spoon|pinch)\b[^,;().]*?)\s+each\b(?=\s*[,;]|\s*\((?!\D{0,8}\d)|\s+(?:is|are|does|will|at|on|to|with|over|in|mashed|spread|toasted|drizzled|scattered|sliced|chopped|crumbled)\b)/i;
 /** "bread to mop up, 1 thick slice each (60 g)": what one of them weighs, or all of one plate's. */
 const EACH_OF_WEIGHT =
-  /^([a-z][^,;()\d]*?)\s*[,:–-]+\s*(an?|one|1|two|2|three|3)(?: ([a-z][a-z ]*?))? (?:each|per person) \((?:about |around |~ ?)?(\d{1,3}) ?(g|oz)\)[.!]*\s*$/i;
+  /^([a-z][^,;()\d]*?)\s*[,:–-]+\s*(an?|one|1|two|2|three|3)(?: ([a-z][a-z ]*?))? (?:each|per person)\s*[(,–-]+\s*(?:about |around |~ ?)?(\d{1,3}) ?(g|oz)\)?[.!]*\s*$/i;
+
+/** "one pitta each (60 g, wholemeal)", "pitta each (60 g)". */
+const NAMED_EACH_OF_WEIGHT =
+  /^\s*(?:(an?|one|two|three|[1-4]) )?((?:[a-z]+ ){0,2}(?:pittas?|rolls?|buns?|baps?|bread|flatbreads?|chapatis?|rotis?|tortillas?|wraps?|naans?|oatcakes?|crackers?|crispbreads?|bagels?|crumpets?|potato(?:es)?|bananas?|apples?)) each \((?:about |around |~ ?)?(\d{1,3}) ?(g|oz)( each| apiece)?(?:,? ([a-z]+(?: [a-z]+)?))?\)[.!]*\s*$/i;
+
+/** "bread, 2 slices each, 40 g each": so many for everybody, and what one of them weighs. */
+const PIECES_OF_WEIGHT =
+  /^\s*([a-z][a-z ]*?)\s*[,:–-]+\s*(two|three|four|[2-6]) (?:thick |thin |big |small )?(?:slices?|pieces?|rounds?)? ?each\s*[,(–-]+\s*(?:about |~ ?)?(\d{1,3}) ?(g|oz) (?:each|a slice|a piece|apiece)\)?[.!]*\s*$/i;
+/** "avocado, half each (80 g)": a part of one for everybody. */
+const PART_EACH =
+  /^\s*(?!\d|an?\b|one\b|two\b)([a-z][a-z ]*?)\s*[,:(–-]+\s*(half an?|a half|half|a quarter|a third|1\/2|1\/4|1\/3|[½¼⅓]) each\)?(?:\s*\((?:about |~ ?)?(\d{1,3}) ?(g|oz)(?: each)?\))?[.!]*\s*$/i;
+/** "60 g each pasta": of one food it is so much for everybody. */
+const EACH_OF_ONE =
+  /^\s*((?:about )?\d[\d.]* ?(?:g|oz|ml)) each (?:of )?((?:(?!and\b|or\b|plus\b|dry\b|of\b|max\b|at\b|for\b|in\b|cooked\b|drained\b|weight\b)[a-z]+)(?: (?!and\b|or\b|plus\b)[a-z]+){0,2})\s*$/i;
 
 /**
  * A line whose words say that it is for each who eats, with that at its end: "2 tsp seeds in every bowl, toasted" is "2 tsp
@@ -49,18 +64,38 @@ const EACH_OF_WEIGHT =
  * thyme") are left as they stand.
  */
 export function eachLast(line: string): string {
-  const written = line.replace(/\bapiece\b/gi, 'each');
+  // "toast x2 each"
+  const written = line.replace(/\bapiece\b/gi, 'each').replace(/(?<=[a-z]) x ?([1-6]) each\b/i, ', $1 each');
   const [weighed, name, count = '', , weight = '', unit] = EACH_OF_WEIGHT.exec(written) ?? [];
   if (weighed !== undefined) {
     const all = Number(weight) * (numberOf(count) ?? 1);
     return `${weight}${all > Number(weight) ? `-${all}` : ''} ${unit} ${name} per person`;
   }
+  const [all, many, what = '', one = '', unitOfOne = '', ofEach, kind] =
+    NAMED_EACH_OF_WEIGHT.exec(written) ?? [];
+  if (all !== undefined) {
+    const n = numberOf(many?.toLowerCase()) ?? 1;
+    const weighs = n > 1 ? `${ofEach ? n * Number(one) : one}${ofEach ? '' : `-${n * Number(one)}`}` : one;
+    return `${weighs} ${unitOfOne}${kind ? ` ${kind}` : ''} ${what} per person`;
+  }
+  const pieces = PIECES_OF_WEIGHT.exec(written);
+  if (pieces)
+    return `${(numberOf(pieces[2]?.toLowerCase()) ?? 1) * Number(pieces[3])} ${pieces[4] ?? 'g'} ${pieces[1] ?? ''} per person`;
+  const [part, whole = '', share = '', weight2, unit2] = PART_EACH.exec(written) ?? [];
+  if (part !== undefined)
+    return weight2
+      ? `${weight2} ${unit2} ${whole} per person`
+      : `${share.replace(/^(?:a half|half an?)$/i, 'half')} ${whole} per person`;
+  const single = EACH_OF_ONE.exec(written);
+  if (single) return `${single[1] ?? ''} ${single[2] ?? ''} per person`;
   const label = LABEL.exec(written);
   if (label && !/[,;+]|\band\b/.test(written.slice(label[0].length)))
     return `${written.slice(label[0].length)} per person`;
   const m = ANYWHERE.exec(written);
   if (m && !/^\s*$/.test(written.slice(0, m.index))) {
     const before = written.slice(0, m.index);
+    // "tofu, half in each": how it is shared out
+    if (SHARED_OUT.test(before) && /^\s*in each/i.test(m[0])) return written;
     // "12 rolls, one per person": as many as eat
     const shared = NUMBERED.test(written) ? SO_MANY_FOR.exec(before) : null;
     if (shared) return `${before.slice(0, shared.index)}${written.slice(m.index + m[0].length)}`;
@@ -85,7 +120,12 @@ export function eachLast(line: string): string {
   // of a number of pieces it is what one weighs
   const said = inside ? written.slice(inside[0].length) : '';
   // "2 slices of toast each, dry": nothing on it
-  const last = /^\s*,\s*(?:dry|plain|bare)\s*$/i.test(said) ? '' : said;
+  const last =
+    /^\s*,\s*(?:dry|plain|bare)\s*$|^\s*(?:mashed|spread|drizzled|scattered|crumbled) (?:on|over|across)\b[^,;]*$/i.test(
+      said,
+    )
+      ? ''
+      : said;
   if (
     !inside ||
     /^\s*,\s*(?:plus|and)\b/i.test(last) ||

@@ -290,10 +290,33 @@ function byAnd(text: string): Stretch[] | null {
   return parts.slice(1).every((part) => named(part) || opens(part)) ? placed(text, parts) : null;
 }
 
+/** "toast x2 each (rye), avo ¼ each": foods that are each for everybody. */
+function byEach(text: string): Stretch[] | null {
+  const parts = text.split(/,\s+(?![^()]*\))/);
+  const each = (part: string) =>
+    /\b(?:each|apiece|pp)\b/i.test(part) &&
+    /[\d½¼¾⅓⅔]|\b(?:an?|one|two|three|half)\b/i.test(part) &&
+    /[a-z]{3,} |[a-z]{3,}$/i.test(part.replace(/\b(?:each|apiece|pp|half|one|two|three)\b/gi, ''));
+  return parts.length > 1 && parts.every(each) && parts.every((p) => isNamed(nameOfEach(p), SURE))
+    ? placed(text, parts)
+    : null;
+}
+/** The name in "toast x2 each (rye)", "½ a pitta each". */
+const nameOfEach = (part: string): string =>
+  clean(part)
+    .toLowerCase()
+    .replace(
+      /\(.*$|\b(?:each|apiece|pp)\b.*$|\bx ?\d\b|\d[\d./]* ?(?:g|ml|oz|tsps?|tbsps?)?\b|\b(?:an?|one|two|three|half|of|slices?)\b/g,
+      ' ',
+    )
+    .trim();
+
 /** One row cut into the foods it lists, each with its place; `listed` where a heading opens the list. */
 export const splitInline = (text: string, start: number, listed: boolean): Stretch[] =>
-  (byStrokes(text) ?? byAnd(text) ?? (listed ? splitList(text) : splitLine(text))).map((p) => ({
-    text: p.text,
-    start: p.start + start,
-    end: p.end + start,
-  }));
+  (byStrokes(text) ?? byAnd(text) ?? byEach(text) ?? (listed ? splitList(text) : splitLine(text))).map(
+    (p) => ({
+      text: p.text,
+      start: p.start + start,
+      end: p.end + start,
+    }),
+  );

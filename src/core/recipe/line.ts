@@ -65,6 +65,8 @@ const WAS =
   /(?<=[a-z])\s+(?:(?:that|which) (?:the )?|the )[a-z]+(?: (?:was|were|have been|had been))? (?:soaked|cooked|boiled|steeped|simmered) in\b/;
 const FOR_PART =
   /\s+for (?:(?:the|each|our|my) [a-z]+(?: [a-z]+)?|(?!(?:one|two|three|four|five|six|seven|eight|nine|ten|twelve|me|us|all|each|every|everyone|everybody|a|an|the|about|at)\b)[a-z]+)\s*$/;
+/** "salt for the cucumbers, rinsed off": where it goes, before what is said of it. */
+const FOR_PLACE = /(?<=[a-z])\s+for (?:the|each|our|my) [a-z]+(?: [a-z]+)?$/;
 const TO_TASTE = /\b(?:or )?(?:to|for|as per) taste\b|\bto your taste\b|\bto your liking\b|\bor to taste\b/;
 const PLUS_MORE =
   /[,(;+&]?\s*\b(?:plus|and|with) (?:a (?:little|bit|few|splash) )?(?:some )?(?:more|extra)\b([^)]*)\)?|,\s*(?:and )?extra (?:for|to)\b([^)]*)|[,(]\s*(?:or )?more (?:if|to taste|as needed|when|as you|at the table|on top|on the side|to serve|for|later)\b([^)]*)\)?/;
@@ -518,7 +520,7 @@ export function readLineWords(line: string): LineWords {
       const r = new Reader(words, words);
       const own = i > 0 ? readMeasures(r) : { measures: [], equivalent: null };
       return {
-        food: words.slice(r.at).trim(),
+        food: words.slice(r.at).replace(FOR_PLACE, '').trim(),
         notes: withoutOthers(noteText),
         measures: own.measures.length
           ? own.measures

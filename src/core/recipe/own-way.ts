@@ -142,6 +142,14 @@ const PACK_NAME_COUNT = new RegExp(
 const NOT_MUCH =
   /\s*(?:[,;–-]\s*|\b(?:but|and)\s+)(?:it'?s only )?(?:about )?\d[\d./]* ?(?:tbsps?|tsps?|g|ml|cups?|teaspoons?|tablespoons?) (?:isn'?t|is not|is hardly|is|'s) (?:not )?(?:very |that |so )?(?:much|nothing|a lot|hardly anything|next to nothing)\b[^,;()]*(?=\)|$)/i;
 
+/** "big bunch dill, ditto parsley": as much of another. */
+const DITTO = new RegExp(
+  String.raw`^\s*((?:an? )?(?:(?:big|small|good|large|little|heaped|level) )?(?:bunch|handful|pinch|sprig|spoonful)|${AN_AMOUNT}(?:${A_SPOON})) (?:of )?([a-z][a-z ]*?)(?:\s*[,;&+]|\s+and)\s*(?:and )?(?:ditto|(?:the )?same(?: again)?(?: of)?|as much) ([a-z][a-z ]*?)\s*$`,
+  'i',
+);
+/** "60 g (dry) brown": its state before which one it is. */
+const STATE_THEN_KIND = /(\d ?(?:g|kg|oz|cups?)) \((dry|dried|raw|cooked|uncooked)\) (?=[a-z]{4,})/gi;
+
 const isFood = (words: string): boolean => foodOfName(tokens(words.toLowerCase())) !== undefined;
 
 /** One way of talking, with an example and what is read of it: the test runs every one. */
@@ -262,6 +270,8 @@ export const RUNGS: readonly Rung[] = [
     IN_BRINE,
     '($2) $1',
   ),
+  rung('big bunch dill, ditto parsley', 'big bunch dill + big bunch parsley', DITTO, '$1 $2 + $1 $3'),
+  rung('rice: 60 g (dry) brown', 'rice: 60 g dry brown', STATE_THEN_KIND, '$1 $2 '),
   rung('2 veg cubes', '2 veg stock cubes', A_CUBE, '$1$2 stock $3'),
   rung('ghee, 1 tbsp -> leave out, squeeze of lemon instead', 'squeeze of lemon', LEFT_OUT_FOR, '$1'),
   rung(

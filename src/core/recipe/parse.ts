@@ -27,6 +27,8 @@ import {
   FOR_FIRST,
   NUMBER_ALONE,
   ONE_CUT,
+  LINE_DOES,
+  PIECES_AND_EACH,
   PLATES_ALONE,
   SAYS_SERVINGS,
   SENTENCE_OF_SERVINGS,
@@ -278,6 +280,12 @@ class Parser {
       return;
     }
     if (this.headsPaper(stretch) || this.listsInProse(stretch) || this.countsPlates(stretch)) return;
+    // "16 slices, 2 per person"
+    if (this.servings === null && PIECES_AND_EACH.test(stretch.text)) {
+      this.takeServings(readServings(`makes ${stretch.text.replace(/^makes /i, '')}`));
+      this.notes.push(stretch);
+      return;
+    }
     // "6 of us plus one lunch for tomorrow", wherever it stands
     const eaters = this.servings === null ? eatersOf(clean(stretch.text).toLowerCase()) : null;
     if (eaters && eaters.text.length + MOST_BESIDE_EATERS >= stretch.text.length) {
@@ -320,6 +328,11 @@ class Parser {
     // "serves 2, three at a pinch" says more than its first number
     if (loose && (alone || !(SAYS_SERVINGS.test(stretch.text) && this.servingsOf(stretch.text)))) {
       this.takeServings(loose);
+      const line = LINE_DOES.exec(stretch.text)?.[1];
+      if (line && startsWithMeasure(line)) {
+        this.list({ text: line, start: stretch.start, end: stretch.start + line.length }, false);
+        return;
+      }
       // "pasta, 75g a head (there's 4 of us)" is a line as well
       if (ingredientScore(stretch.text, stretch.marked) < 5) {
         this.notes.push(stretch);

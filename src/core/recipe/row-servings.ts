@@ -16,6 +16,14 @@ export const PLATES_ALONE =
 export const ONE_CUT =
   /^(?:an?|one|1|two|2)\b[^.;]{0,30}\b(?:loaf|loaves|cakes?|tarts?|pies?|trays?|tins?|pizzas?)\b[^.;]{0,12}?\b\d{1,2} (?:slices|squares|pieces|wedges|bars|portions)\b/i;
 
+/** "one pack of tofu does 2 of us": a line, and how many it feeds. */
+export const LINE_DOES =
+  /^(.{4,60}?)\s+(?:(?:does|feeds|serves|is (?:enough )?for|will do) (?:the )?(?:\d|two|three|four|five|six|eight)(?: of us| people)?)[.!]*\s*$/i;
+
+/** "16 slices, 2 per person": pieces, and how many of them make a plate. */
+export const PIECES_AND_EACH =
+  /^(?:about |makes )?\d{1,2} (?:[a-z]+ )?(?:slices|squares|pieces|wedges|bars|rolls|pancakes|patties|burgers|balls|fritters|muffins|wraps|dumplings|ones)\s*[,;(–-]\s*(?:so |about |we have |we eat |that's )?(?:\d|one|two|three|four)(?: slices)? (?:each|apiece|pp|(?:per|a) (?:person|head|plate|serving))\)?[.!]*\s*$/i;
+
 /** "3 each. Dip shared.": how many each eats of what is made. */
 export const SO_MANY_EACH =
   /^(?:\d{1,2}|one|two|three|four|five|six) (?:each|apiece|pp|per (?:person|head))(?:[.!]\s+|[.!]?$)/i;

@@ -145,9 +145,30 @@ function opensBygone({ tokens }: Sentence, from: number, to: number): boolean {
   );
 }
 
+const THEN = new Set(
+  'when days book original originally ago youth childhood back then magazine recipe'.split(' '),
+);
+/** "when your father was alive it was peanut butter and a slug of oil", "in the book it was 100 g butter": of then. */
+function wasThen({ tokens, named, from: opens }: Sentence, from: number): boolean {
+  for (let k = from - 2; k > opens; k -= 1) {
+    const passed = wordAt(tokens, k + 1);
+    // somebody does something in between
+    if ((PREPOSITIONS.has(passed) && passed !== 'of') || PRESENT_SUBJECTS.has(passed)) return false;
+    if (!['it', 'this', 'they'].includes(wordAt(tokens, k)) || !['was', 'were'].includes(passed)) continue;
+    // "when it was done": a time of now
+    const of =
+      tokens[k + 2]?.kind === 'number' ||
+      ['a', 'an', 'all', 'always', 'just', 'still'].includes(wordAt(tokens, k + 2)) ||
+      named[k + 2 - opens]?.kind === 'food';
+    return of && wordAt(tokens, k - 1) !== 'when' && tokens.slice(opens, k).some((t) => THEN.has(t.word));
+  }
+  return false;
+}
+
 /** "the icing was 100 g butter, now it's yoghurt": what it was, and is no more. */
 export const isBygone = (s: Sentence, from: number): boolean =>
   opensBygone(s, s.from, from) ||
+  wasThen(s, from) ||
   (s.tokens.slice(s.from, from).some((t) => BYGONE.has(t.word)) &&
     !s.tokens.slice(s.from, from).some((t) => NOW.has(t.word)) &&
     s.tokens
