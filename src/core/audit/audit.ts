@@ -176,6 +176,13 @@ export function auditRecipe(read: ReadRecipe, protocol: Protocol, options: Audit
   const complete = isComplete(dish) ? dish : null;
   const limits = protocol.limits.map((limit) => judgeLimit(limit, role, dish));
   const findings = read.lines.map((l) => findingsOf(l, protocol, role, servings));
+  const ofStep = new Map<number, Finding[]>();
+  read.lines.forEach((l, j) => {
+    if (l.step === null || l.step === undefined) return;
+    const known = ofStep.get(l.step);
+    if (known) known.push(...(findings[j] ?? []));
+    else ofStep.set(l.step, [...(findings[j] ?? [])]);
+  });
   const unresolved = read.lines.filter((l) => l.missing !== null).map((l) => l.line.text);
   const asked = new Set<string>();
   if (complete)
@@ -200,10 +207,7 @@ export function auditRecipe(read: ReadRecipe, protocol: Protocol, options: Audit
     lines: read.lines.map((l, i) => auditLine(l, findings[i] ?? [], total.energyKcal)),
     steps: read.steps.map((s, i) => ({
       text: s.text,
-      findings: [
-        ...read.lines.flatMap((l, j) => (l.step === i ? (findings[j] ?? []) : [])),
-        ...(oilGoes ? techniqueFindings(s.text) : []),
-      ],
+      findings: [...(ofStep.get(i) ?? []), ...(oilGoes ? techniqueFindings(s.text) : [])],
     })),
     total,
     perServing: perServing(dish, total),

@@ -59,10 +59,10 @@ const isLiquid = (f: Food) => liquidKinds.has(f.kind) || liquidFoods.has(f.id) |
 
 /** What the whole method says, once for all lines. */
 interface Cooking {
-  readonly steps: readonly {
-    readonly techniques: ReadonlySet<Technique>;
-    readonly words: ReadonlySet<string>;
-  }[];
+  /** The first step that says a word. */
+  readonly firstAt: ReadonlyMap<string, number>;
+  /** What is done from each step on. */
+  readonly from: readonly ReadonlySet<Technique>[];
   readonly all: ReadonlySet<Technique>;
   readonly soaks: boolean;
   /** Cooking water is poured off, not only a tin's. */
@@ -87,11 +87,24 @@ function drainsPot(lines: readonly YieldLine[], words: ReadonlySet<string>): boo
 
 function cookingOf(lines: readonly YieldLine[], steps: readonly string[]): Cooking {
   const read = steps.map((text) => ({ techniques: techniquesIn(doneText(text)), words: wordsIn(text) }));
-  const all = new Set(read.flatMap((s) => [...s.techniques]));
+  const firstAt = new Map<string, number>();
+  read.forEach((s, i) => {
+    for (const word of s.words) if (!firstAt.has(word)) firstAt.set(word, i);
+  });
+  const from: ReadonlySet<Technique>[] = [];
+  let after: ReadonlySet<Technique> = new Set();
+  for (let i = read.length - 1; i >= 0; i -= 1) {
+    const own = read[i]?.techniques ?? new Set<Technique>();
+    // most steps add nothing that is not done later as well
+    if ([...own].some((t) => !after.has(t))) after = new Set([...own, ...after]);
+    from[i] = after;
+  }
+  const all = from[0] ?? new Set<Technique>();
   const sum = (test: (f: Food) => boolean) =>
     lines.reduce((g, l) => (l.foods.some(test) ? g + l.grams : g), 0);
   return {
-    steps: read,
+    firstAt,
+    from,
     all,
     soaks: steps.some((s) => SOAKS.test(doneText(s))),
     potDrained: read.some((s) => s.techniques.has('drain') && drainsPot(lines, s.words)),
@@ -104,13 +117,10 @@ function cookingOf(lines: readonly YieldLine[], steps: readonly string[]): Cooki
 /** Techniques that may touch a line: those of the steps from where it is first named on; `named` where it is. */
 function touching(line: YieldLine, cooking: Cooking): { techniques: ReadonlySet<Technique>; named: boolean } {
   const heads = headsOf(line.foods[0]?.name ?? line.text).concat(headsOf(line.text));
-  const first = cooking.steps.findIndex((s) => heads.some((h) => s.words.has(h)));
+  const first = Math.min(...heads.map((h) => cooking.firstAt.get(h) ?? Infinity));
   const own = techniquesIn(line.text);
-  if (first < 0) return { techniques: new Set([...cooking.all, ...own]), named: false };
-  return {
-    techniques: new Set([...cooking.steps.slice(first).flatMap((s) => [...s.techniques]), ...own]),
-    named: true,
-  };
+  const named = first !== Infinity;
+  return { techniques: new Set([...((named ? cooking.from[first] : null) ?? cooking.all), ...own]), named };
 }
 
 /** Any of several factors may hold: their ends, the mean of their best. */

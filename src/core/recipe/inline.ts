@@ -4,6 +4,7 @@ import { readQuantity } from '@/core/measure/quantity';
 import { readUnit } from '@/core/measure/units';
 import { remember } from '@/core/memo';
 import { clean } from './clean';
+import { countedList } from './counted-list';
 import { PREPARATION } from './alternatives';
 import { COUNTED_BEHIND, startsAsStep, startsWithAmount, startsWithMeasure } from './score';
 import { placed, type Stretch } from './source';
@@ -206,7 +207,9 @@ function splitAtFoods(text: string, listed: boolean): Stretch[] {
 /** "600 ml milk / 45 g flour / bay leaf / 1 tsp mustard": a list by strokes, where two or more of it have an amount. */
 function byStrokes(text: string): Stretch[] | null {
   const parts = text.split(/\s+[/|·•∙]\s+|(?<=[a-z)])\/(?=\d+ [a-z])/);
-  const counted = parts.filter((p) => startsWithMeasure(p) || /^\d+ [a-z]/i.test(p)).length;
+  const counted = parts.filter(
+    (p) => startsWithMeasure(p) || /^\d+ [a-z]/i.test(p) || COUNTED_BEHIND.test(clean(p).toLowerCase()),
+  ).length;
   // "800 g spuds / splash oat milk / NO marg / lots of pepper"
   const loose = (p: string) =>
     BIT.test(p) || /^(?:no|lots of|plenty of|some|splash|pinch|bit of) [a-z]/i.test(p) || isNamed(p, SURE);
@@ -313,10 +316,14 @@ const nameOfEach = (part: string): string =>
 
 /** One row cut into the foods it lists, each with its place; `listed` where a heading opens the list. */
 export const splitInline = (text: string, start: number, listed: boolean): Stretch[] =>
-  (byStrokes(text) ?? byAnd(text) ?? byEach(text) ?? (listed ? splitList(text) : splitLine(text))).map(
-    (p) => ({
-      text: p.text,
-      start: p.start + start,
-      end: p.end + start,
-    }),
-  );
+  (
+    countedList(text) ??
+    byStrokes(text) ??
+    byAnd(text) ??
+    byEach(text) ??
+    (listed ? splitList(text) : splitLine(text))
+  ).map((p) => ({
+    text: p.text,
+    start: p.start + start,
+    end: p.end + start,
+  }));

@@ -1,5 +1,6 @@
 import { remember } from '@/core/memo';
 import { clean } from './clean';
+import { countedList } from './counted-list';
 import { SURE } from '@/core/food/find';
 import { headingOf, isBareSection, listsFoods, META, PER_ONE, sectionName, type Heading } from './heading';
 import { rowAndTold, splitInline } from './inline';
@@ -189,6 +190,12 @@ class Parser {
     if (answer > 0) {
       this.title ??= '';
       this.steps.push({ ...stretch, text: stretch.text.slice(answer), start: stretch.start + answer });
+      return;
+    }
+    // "salt: 1 tsp. sugar: 1 tbsp" is a list wherever it stands
+    if (this.title !== null && this.state !== 'notes' && countedList(stretch.text)) {
+      if (this.state === 'before') this.state = 'ingredients';
+      this.list(stretch, true);
       return;
     }
     // "peanuts to scatter: 60 g" below the method

@@ -1,6 +1,7 @@
 import { findFood, foodOfName, SURE } from '@/core/food/find';
 import { tokens } from '@/core/food/tokens';
-import { ingredientScore, startsWithAmount, startsWithMeasure } from './score';
+import { clean } from './clean';
+import { COUNTED_BEHIND, ingredientScore, startsWithAmount, startsWithMeasure } from './score';
 import { placed, type Stretch } from './source';
 
 /** "tarka: none.": what is not made. */
@@ -129,13 +130,29 @@ export function isFoodLabelled(row: string): boolean {
 }
 const LONGEST_LABELLED = 16;
 
+/** "soy (1 tbsp)". */
+const AMOUNT_IN_BRACKET = /\s*\([\d½¼¾⅓⅔][^()]{0,12}\)\.?$/;
+/** "soy 1 tbsp", "salt: 1 tsp": a food with its amount behind it. */
+const isCountedBehind = (part: string): boolean => {
+  const bare = part.replace(AMOUNT_IN_BRACKET, '');
+  const name =
+    bare === part ? COUNTED_BEHIND.exec(clean(part).toLowerCase())?.[1] : clean(bare).toLowerCase();
+  return name !== undefined && foodOfName(tokens(name)) !== undefined;
+};
+
 /** A row's lists apart, each with its place; the row alone where it is one. */
 export function partsOfRow(row: Stretch): Stretch[] {
   // "3 leeks. 1 stick celery. 2 cloves garlic."
   const sentences = row.text.split(/(?<=[a-z)])\.\s+/);
   if (
     sentences.length > 1 &&
-    sentences.every((x) => startsWithAmount(x) && !/[()]/.test(x) && x.split(' ').length <= SHORT)
+    sentences.every(
+      (x) =>
+        // "Soy 1 tbsp. Oil 1 tsp."
+        (startsWithAmount(x) || isCountedBehind(x.replace(/\.$/, ''))) &&
+        !/[()]/.test(x.replace(AMOUNT_IN_BRACKET, '')) &&
+        x.split(' ').length <= SHORT,
+    )
   )
     return placed(row.text, sentences).map((x) => ({
       text: x.text.replace(/\.$/, ''),

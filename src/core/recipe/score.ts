@@ -48,7 +48,7 @@ export const startsWithMeasure = remember((text: string): boolean => {
 const FIGURE = '[\\d½¼¾⅓⅔][\\d./-]*';
 const IN_WORDS = '(?:half(?: an?)?|quarter|one|two|three|four)';
 const UNIT =
-  '(?:tbsps?|tsps?|tablespoons?|teaspoons?|(?:rice[- ]cooker )?cups?|katoris?|mugs?|ml|l|litres?|g|kg|oz|lbs?|tins?|cans?)';
+  '(?:tbsps?|tsps?|tablespoons?|teaspoons?|t|(?:rice[- ]cooker )?cups?|katoris?|mugs?|ml|l|litres?|g|kg|oz|lbs?|tins?|cans?)';
 /** "Thick poha 2 cups, washed", "rai half tsp": a name with its amount behind it. */
 const NAME_AMOUNT = new RegExp(
   `^[a-z][a-z' -]{2,40}?(?:\\s+|:\\s+)(?:[-–—] )?(?:about )?(?:${FIGURE}\\s*|${IN_WORDS} )${UNIT}\\b`,
@@ -67,7 +67,7 @@ const opensWithFood = (text: string): boolean =>
 
 /** "potato 3 med", "peas (frozen) 500", "stock 1.2 l made with two cubes": a name, an amount behind it, talk. */
 export const COUNTED_BEHIND = new RegExp(
-  `^([a-z][a-z' -]{2,30}?)\\s*(?:\\([^)]{1,24}\\))?\\s+(?:(?:x ?)?${FIGURE}\\s*(?:(?:${UNIT}|cloves?|inch|cm|heads?|bulbs?|sticks?|med|medium|small|large|big|lg|sm)(?:\\s+[a-z][a-z0-9 &'-]{0,50})?)?|${IN_WORDS} ${UNIT}(?:\\s+[a-z][a-z0-9 &'-]{0,50})?|(?:pinch|handful|bunch|splash|dash|knob|sprigs?))(?:\\s*\\([^()]{2,40}\\))?[.]?$`,
+  `^([a-z][a-z' -]{2,30}?)\\s*(?:\\([^)]{1,24}\\))?(?:\\s*[:=–—-])?\\s+(?:(?:x ?)?${FIGURE}\\s*(?:(?:${UNIT}|cloves?|inch|cm|heads?|bulbs?|sticks?|med|medium|small|large|big|lg|sm)(?:\\s+[a-z][a-z0-9 &'-]{0,50})?)?|${IN_WORDS} ${UNIT}(?:\\s+[a-z][a-z0-9 &'-]{0,50})?|(?:pinch|handful|bunch|splash|dash|knob|sprigs?))(?:\\s*\\([^()]{2,40}\\))?[.]?$`,
   'i',
 );
 /** True where most of what stands between commas is a food with its amount behind it: a list in one row. */

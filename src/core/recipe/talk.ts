@@ -321,7 +321,7 @@ export const plainTalk = (line: string): string =>
     .replace(KIND_IF_FOUND, (_, amount: string, food: string, kind: string, rest: string) =>
       HAVE_IT.test(rest) ? `${amount}${kind} ${food}` : `${amount}${food} or ${kind} ${food}`,
     )
-    .replace(/(?<=[\d½¼¾⅓⅔] ?)T(?=\s+[a-z(]|\s*(?:[+&,;)]|$))/g, 'tbsp')
+    .replace(/(?<=[\d½¼¾⅓⅔] ?)T(?=\s+[a-z(]|\s*(?:[+&,;)/|.]|$))/g, 'tbsp')
     .replace(/[,;(\s–-]+(?:and |but )?no more(?: than that)?\s*\)?[.!]*$/i, '')
     .replace(OF_THE_ONE, (_, name: string, amount: string, which: string, form: string) =>
       /powder|granules|paste|cubes?/i.test(form)

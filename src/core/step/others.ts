@@ -311,6 +311,9 @@ function saysNone({ tokens }: Sentence, c: ClauseSpan): boolean {
     .filter((t) => t.kind === 'word')
     .map((t) => t.word)
     .filter((w) => !['so', 'and', 'but', 'then', 'here', 'thanks', 'for', 'us', 'me', 'now'].includes(w));
+  // "(no, really)" means it
+  const next = tokens.slice(c.to, c.to + 3).find((t) => t.kind === 'word')?.word ?? '';
+  if (['really', 'honestly', 'seriously', 'truly'].includes(next)) return false;
   return words.length === 1 && ['none', 'no', 'nope', 'never'].includes(words[0] ?? '');
 }
 
@@ -422,6 +425,13 @@ function isWhatTheyHad({ tokens }: Sentence, c: ClauseSpan): boolean {
 
 const DENIES = new Set(['bother', 'do', 'use', 'have', 'want', 'need']);
 
+/** Behind "I don't": it is not done, and no other deed follows. */
+const NO_MORE = new Set(
+  'since because as with in for on at any anymore now ever normally usually really here myself personally often these like eat touch keep buy allow add put see miss fancy'.split(
+    ' ',
+  ),
+);
+
 /** A clause behind, of the same sentence, that says that it is never done here: "…, we never bother". */
 function isNeverDone(s: Sentence, c: ClauseSpan): boolean {
   const at = s.clauses.indexOf(c);
@@ -432,7 +442,10 @@ function isNeverDone(s: Sentence, c: ClauseSpan): boolean {
     const never =
       PRESENT_SUBJECTS.has(wordAt(s.tokens, k)) &&
       NEGATORS.has(wordAt(s.tokens, k + 1)) &&
-      (next.to - k <= 2 || DENIES.has(wordAt(s.tokens, k + 2)) || !verbOf(wordAt(s.tokens, k + 2)));
+      (next.to - k <= 2 ||
+        s.tokens[k + 2]?.kind === 'mark' ||
+        DENIES.has(wordAt(s.tokens, k + 2)) ||
+        NO_MORE.has(wordAt(s.tokens, k + 2)));
     if (never) return true;
     if (next.verb?.verb.brings && next.opener !== 'if') return false;
   }

@@ -8,7 +8,7 @@ import { methodLine } from './take';
 
 /** Measures of a little. */
 const SPOONS =
-  /^(?:tsps?|tbsps?|teaspoons?|tablespoons?|spoons?|spoonfuls?|pinch|drops?|dash|splash|drizzle|wipe|smear|scrape|spray|knob|touch)$/;
+  /^(?:tsps?|tbsps?|t|teaspoons?|tablespoons?|spoons?|spoonfuls?|pinch|drops?|dash|splash|drizzle|wipe|smear|scrape|spray|knob|touch)$/;
 /** Measures of anything, which need a word that says that it is the exception. */
 const OTHERS = /^(?:g|ml|cups?|grams?|oz|handfuls?|cubes?)$/;
 const NUMBERS = new Set('a an one two three half quarter eighth couple'.split(' '));

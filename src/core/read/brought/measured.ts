@@ -9,13 +9,13 @@ export const isSaidByEye = remember((word: string): boolean => {
 
 export const isMeasure = (word: string) =>
   isSaidByEye(word) ||
-  /^(?:tbsps?|tsps?|tablespoons?|teaspoons?|cups?|mugs?|ml|l|litres?|liters?|g|kg|oz|lbs?|pounds?|ounces?|grams?|kilos?|pints?|fistfuls?|scoops?|blobs?|lumps?|bulbs?|wedges?|scrapings?|twists?|ladles?|ladlefuls?|glassfuls?|scatterings?|dustings?|cans?|tins?|jars?|packets?|packs?|bags?|blocks?|cloves?|slices?|sprigs?|bunch(?:es)?|sticks?|cubes?|sachets?|cartons?|heads?|heels?|doorsteps?|hunks?|wodges?|thumbs?|heaped|heaping|level|small|large|medium|big)$/.test(
+  /^(?:tbsps?|tsps?|tablespoons?|teaspoons?|t|cups?|mugs?|ml|l|litres?|liters?|g|kg|oz|lbs?|pounds?|ounces?|grams?|kilos?|pints?|fistfuls?|scoops?|blobs?|lumps?|bulbs?|wedges?|scrapings?|twists?|ladles?|ladlefuls?|glassfuls?|scatterings?|dustings?|cans?|tins?|jars?|packets?|packs?|bags?|blocks?|cloves?|slices?|sprigs?|bunch(?:es)?|sticks?|cubes?|sachets?|cartons?|heads?|heels?|doorsteps?|hunks?|wodges?|thumbs?|heaped|heaping|level|small|large|medium|big)$/.test(
     word,
   );
 
 /** What is measured in, and not by eye. */
 export const SPOONS =
-  /^(?:tbsps?|tsps?|(?:table|tea)spoons?|cups?|ml|g|kg|oz|litres?|pints?|tins?|cans?|jars?|packets?|slices?)$/;
+  /^(?:tbsps?|tsps?|t|(?:table|tea)spoons?|cups?|ml|g|kg|oz|litres?|pints?|tins?|cans?|jars?|packets?|slices?)$/;
 
 /** Words of how a food is, beside its amount. */
 export const STATES = new Set([

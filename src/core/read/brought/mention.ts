@@ -194,7 +194,9 @@ export function mentionOf(
     const another = s.tokens
       .slice(to + 1, k)
       .some((t, n) => t.kind === 'number' || s.named[to + 1 + n - s.from]?.kind === 'food');
-    if (!another && (AMOUNT_KEEPS.test(behind) || WEIGHED.test(behind))) notes = `, ${behind}`;
+    // "(no, really)" refuses nothing
+    const emphatic = /^(?:no|without)$/i.test(behind.trim()) && s.tokens[k]?.word === ',';
+    if (!another && !emphatic && (AMOUNT_KEEPS.test(behind) || WEIGHED.test(behind))) notes = `, ${behind}`;
   } else if (['drained', 'rinsed'].includes(s.tokens[to]?.word ?? '')) notes = `, ${s.tokens[to]?.word}`;
   else if (CLAIMS.has(s.tokens[to]?.word ?? '')) {
     // "2 tins of tomatoes no salt": which ones

@@ -22,7 +22,7 @@ import { methodLine } from './take';
 
 /** Measures of what goes into a pot; of none of them a length, a time or a tool is told. */
 const POURED =
-  /^(?:tbsps?|tsps?|tablespoons?|teaspoons?|cups?|mugs?|ml|g|kg|oz|lbs?|ounces?|grams?|pints?|slices?|handfuls?|spoonfuls?)$/;
+  /^(?:tbsps?|tsps?|t|tablespoons?|teaspoons?|cups?|mugs?|ml|g|kg|oz|lbs?|ounces?|grams?|pints?|slices?|handfuls?|spoonfuls?)$/;
 const COUNTS = new Set([
   'half',
   'a',

@@ -1,0 +1,91 @@
+import { SURE } from '@/core/food/find';
+import { clean } from './clean';
+import type { Stretch } from './source';
+import { isNamed } from './title-said';
+
+const FRACTION = '[½¼¾⅓⅔⅛]';
+const NUMBER = String.raw`(?:\d+ ?${FRACTION}|\d+ \d\/\d|\d\/\d|\d+(?:[.,]\d+)?|${FRACTION}|half an?|half|one|two|three|four|five|six)`;
+const UNIT =
+  '(?:tbsps?|tbs|tsps?|tablespoons?|teaspoons?|t|cups?|ml|l|g|kg|oz|lbs?|cloves?|tins?|cans?|pinch(?:es)?|handfuls?|bunch(?:es)?|sticks?|slices?|dash|splash)';
+/** An amount as it stands in a list: "2 tbsp", "½ t", "about 30 g", "a pinch", "3". */
+const AMOUNT = new RegExp(
+  String.raw`(?<![\w.,/½¼¾⅓⅔⅛-])(?:about |~ ?|x ?)?(?:${NUMBER}(?: ?[-–] ?${NUMBER})?(?: ?(?:heaped |level )?${UNIT}(?![\w-]))?|an? (?:heaped |level |good )?${UNIT}(?![\w-]))(?![\w%/-])`,
+  'gi',
+);
+/** What may stand between the items of a list; a stroke between two may as well mean either. */
+const JOIN = /^(?:\s*[,;.+&·•|]\s*(?:and |plus )?|\s+(?:and|plus|\/)\s+|\s+)$/;
+/** What may stand between a name and its amount. */
+const BEFORE_AMOUNT = /^(?:\s*[:=,(–—-])?\s*$/;
+const FEWEST = 2;
+
+const trimmed = (text: string, from: number, to: number): Stretch => {
+  const lead = /^\s*/.exec(text.slice(from, to))?.[0].length ?? 0;
+  const words = text.slice(from, to).trim();
+  return { text: words, start: from + lead, end: from + lead + words.length };
+};
+
+/** True for words that are one food's name and nothing else. */
+/** Words of something said of a food. */
+const SAYS =
+  /\b(?:them|it|these|those|which|the|to|into|for|in|with|on|at|if|or|not|no|each|per|max|of|from|than|more|less|about)\b/i;
+const isFoodName = (words: string): boolean =>
+  /^[a-z][a-z' -]{1,30}$/i.test(words) && !SAYS.test(words) && isNamed(clean(words).toLowerCase(), SURE);
+
+/** Splits words at the sign that ends an item: what is before it, and where the next item begins. */
+function afterJoin(text: string, from: number, to: number): number | null {
+  const m = /^[)\s]*(?:[,;.+&·•|/]|\b(?:and|plus)\b)?\s*(?:(?:and|plus)\b\s*)?/i.exec(text.slice(from, to));
+  const sign = m?.[0] ?? '';
+  return JOIN.test(sign.replace(/^\)/, '') || ' ') ? from + sign.length : null;
+}
+
+/** "soy 1 tbsp", "soy: 1 tbsp", "soy (1 tbsp)": names with their amounts behind them. */
+function namesFirst(text: string, amounts: readonly RegExpExecArray[]): Stretch[] | null {
+  const out: Stretch[] = [];
+  let from = 0;
+  for (const m of amounts) {
+    const before = text.slice(from, m.index);
+    const name = /^[a-z][a-z' -]*[a-z]/i.exec(before)?.[0] ?? '';
+    if (!isFoodName(name.replace(/\s+-$/, '')) || !BEFORE_AMOUNT.test(before.slice(name.length))) return null;
+    let end = m.index + m[0].length;
+    if (/\(\s*$/.test(before)) {
+      if (text[end] !== ')') return null;
+      end += 1;
+    }
+    out.push(trimmed(text, from, end));
+    const next = afterJoin(text, end, text.length);
+    if (next === null) return null;
+    from = next;
+  }
+  return from >= text.length ? out : null;
+}
+
+/** "1 tbsp soy": amounts with their names behind them. */
+function amountsFirst(text: string, amounts: readonly RegExpExecArray[]): Stretch[] | null {
+  const out: Stretch[] = [];
+  for (const [i, m] of amounts.entries()) {
+    const from = m.index + m[0].length;
+    const to = amounts[i + 1]?.index ?? text.length;
+    const between = text.slice(from, to);
+    const name =
+      /^\s*(?:of )?([a-z][a-z' ]*?)\s*(?:[,;.+&·•|/]|\s(?:and|plus)\b|$)\s*(?:(?:and|plus)\s*)?$/i.exec(
+        between,
+      );
+    if (!name?.[1] || !isFoodName(name[1])) return null;
+    out.push(trimmed(text, m.index, from + between.indexOf(name[1]) + name[1].length));
+  }
+  return out;
+}
+
+/**
+ * A row that is a list and nothing else, each food with its amount on the same side: "salt: 1 tsp. sugar: 1 tbsp",
+ * "1 T soy + ½ t salt"; null where any of its words is neither a food's name, an amount nor what joins them.
+ */
+export function countedList(text: string): Stretch[] | null {
+  if (text.length > LONGEST || !/\d|[½¼¾⅓⅔⅛]|\ban? /.test(text)) return null;
+  const amounts = [...text.matchAll(AMOUNT)];
+  if (amounts.length < FEWEST) return null;
+  // "1 tbsp soy / 1 tbsp tamari" may be either
+  if (amounts.length === FEWEST && text.includes('/') && /\s\/\s/.test(text)) return null;
+  return amounts[0]?.index === 0 ? amountsFirst(text, amounts) : namesFirst(text, amounts);
+}
+const LONGEST = 240;
