@@ -249,7 +249,9 @@ export function isReplaced(s: Sentence, c: ClauseSpan): boolean {
     wordAt(s.tokens, c.to - 1) === '(' &&
     ['we', 'i'].includes(wordAt(s.tokens, next.from)) &&
     next.verb?.verb.id === 'use' &&
-    next.verb.form === 'base'
+    next.verb.form === 'base' &&
+    // "(I use about 2 tbsp)": how much of it
+    s.named.slice(next.from - s.from, next.to - s.from).some((n) => n?.kind === 'food')
   );
 }
 

@@ -32,7 +32,13 @@ const endOf = (s: Sentence): number => {
   return k;
 };
 const IN_TURN = new Set(['next', 'now', 'then', 'first', 'last', 'after']);
-const ALLOWS = new Set('do use allow make give have cook weigh reckon measure take need count'.split(' '));
+const ALLOWS = new Set(
+  'do use allow make give have cook weigh reckon measure take need count want put add'.split(' '),
+);
+/** Where a food goes, between its name and its amount: "tahini goes in, 2 tbsp", "there's salt in it, a teaspoon". */
+const GOES_IN = new Set(
+  'goes go went is are in on it this there here now next too as well also through over'.split(' '),
+);
 
 /** "three fist sized ones, maybe 600 g": how many there are, before what they weigh. */
 function behindOnes(s: Sentence, from: number): number {
@@ -108,12 +114,19 @@ export function amountBehind(s: Sentence, to: number): { from: number; to: numbe
   if (beside) k = beside.end;
   // "garlic next, 5 cloves"
   if (IN_TURN.has(s.tokens[k]?.word ?? '') && s.tokens[k + 1]?.kind === 'mark') k += 1;
+  let placed = k;
+  while (placed < Math.min(s.to, k + 5) && GOES_IN.has(s.tokens[placed]?.word ?? '')) placed += 1;
+  if (placed > k && APPROACH.has(s.tokens[placed]?.word ?? '')) k = placed;
   while (k < s.to && APPROACH.has(s.tokens[k]?.word ?? '')) k += 1;
   // "chutney from the jar, 1 spoon"
   if (s.tokens[k]?.word === 'from') while (k < Math.min(s.to, to + 5) && s.tokens[k]?.kind === 'word') k += 1;
   while (k < s.to && APPROACH.has(s.tokens[k]?.word ?? '')) k += 1;
   // "brown basmati, I do 75 g a head"
-  if (['i', 'we'].includes(s.tokens[k]?.word ?? '') && ALLOWS.has(s.tokens[k + 1]?.word ?? '') && k > to) {
+  if (
+    ['i', 'we', 'you'].includes(s.tokens[k]?.word ?? '') &&
+    ALLOWS.has(s.tokens[k + 1]?.word ?? '') &&
+    k > to
+  ) {
     k += 2;
     if (['us', 'myself', 'them', 'everyone'].includes(s.tokens[k]?.word ?? '')) k += 1;
     while (k < s.to && APPROACH.has(s.tokens[k]?.word ?? '')) k += 1;
@@ -146,6 +159,11 @@ export function amountBehind(s: Sentence, to: number): { from: number; to: numbe
   if (past > measured) states.push(state);
   for (k = past; k < s.to && s.tokens[k]?.kind === 'word'; k += 1) {
     const word = s.tokens[k]?.word ?? '';
+    // "a teaspoon or so each"
+    if (word === 'or' && s.tokens[k + 1]?.word === 'so') {
+      k += 1;
+      continue;
+    }
     // "rice, 2 cups of stock": the amount is the next food's
     if (word === 'of' || s.named[k - s.from]) return null;
     if (isPerOne(word, s.tokens[k + 1]?.word ?? '')) {

@@ -238,13 +238,16 @@ export function broughtBy(
     const before = sentences[i - 1];
     afterAll(scan, source, sentence, before?.source === source ? before.sentence : undefined);
   });
-  for (const { source, sentence } of sentences)
+  sentences.forEach(({ source, sentence }, i) => {
+    const previous = sentences[i - 1];
+    const before = previous?.source === source ? previous.sentence : undefined;
     for (const c of isFigures(sentence) ? [] : sentence.clauses) {
       if (back.has(c)) continue;
       deeds(scan, source, sentence, c);
       unknowns(scan, source, sentence, c);
-      strayAmounts(scan, source, sentence, c);
+      strayAmounts(scan, source, sentence, c, before);
     }
+  });
   larger(scan);
   return scan.out.filter((line) => !toldAgain(line, scan.out));
 }

@@ -65,6 +65,7 @@ export interface Mention {
   readonly stated: boolean;
 }
 
+const IN_DISH = new Set(['it', 'this', 'here', 'mine', 'ours']);
 /** "(I'm down to 60 now)": what the cook takes of it. */
 const OWN_WAY = /^\s*\((?:i|we)(?:'m|'ve|'re)?\s[^()]{3,48}\)/i;
 const A_WEIGHT = /(?:^|\s)(?:[\d.,/½¼¾]+ ?(?:kg|g|oz|lbs?|grams?|kilos?)|(?:a|one|half a) (?:kilo|pound))$/i;
@@ -148,7 +149,12 @@ export function mentionOf(
     s.tokens[to]?.word === 'in' &&
     (s.tokens[from - 1]?.word === "there's" ||
       (['is', 'are'].includes(s.tokens[from - 1]?.word ?? '') && s.tokens[from - 2]?.word === 'there'));
-  if (there && amountStart(s, c, from) === from) return null;
+  // "there's tahini in it, 30 g": in the dish itself, unless it is there already
+  const already = s.tokens
+    .slice(s.from, s.to)
+    .some((t) => ['already', 'enough', 'anyway', 'plenty'].includes(t.word));
+  const dish = !already && IN_DISH.has(s.tokens[to + 1]?.word ?? '');
+  if (there && !dish && amountStart(s, c, from) === from) return null;
   const shared = sharedAmount(source, s, c, from) ?? swappedAmount(source, s, c, from);
   const pressed = pressedFrom(s, c, from);
   const start = amountStart(s, c, Math.min(pressed, from), scan.prose);

@@ -82,6 +82,11 @@ const isTaken = (s: Sentence, c: ClauseSpan, from: number, measure: number, ofIt
           )),
   );
 
+/** True for a clause that opens a bracket right behind a food. */
+const saidInBracket = (s: Sentence, c: ClauseSpan): boolean =>
+  s.tokens[c.from - 1]?.word === '(' &&
+  s.clauses.some((x) => x.to === c.from && foodsOf(s, x).some((f) => f.to === c.from - 1));
+
 /** "add it by the tablespoon", "half of it, 2 tbsp": what the amount is of was named before. */
 const refersBack = (s: Sentence, c: ClauseSpan, to: number): boolean =>
   s.tokens
@@ -97,13 +102,27 @@ const DOES_IT = new Set('does do is will that should would'.split(' '));
 const IS_ENOUGH = new Set('lot enough plenty fine it ample right job trick'.split(' '));
 
 /** "salt it but go easy, half a teaspoon does the lot": which line is the salting whose amount is said; -1 where none is. */
-function saltedBefore(scan: Scan, source: Source, s: Sentence, c: ClauseSpan, measure: number): number {
+function saltedBefore(
+  scan: Scan,
+  source: Source,
+  s: Sentence,
+  c: ClauseSpan,
+  measure: number,
+  before: Sentence | undefined,
+): number {
   const behind = s.tokens.slice(measure + 1, Math.min(c.to, measure + 5)).map((t) => t.word);
   if (!DOES_IT.has(behind[0] ?? '') || !behind.some((w) => IS_ENOUGH.has(w))) return -1;
   const from = source.start + (s.tokens[s.from]?.start ?? 0);
-  return scan.out.findIndex(
+  const own = scan.out.findIndex(
     (l) => l.step === source.step && l.line.start >= from && l.foods[0]?.food?.kind === 'salt' && l.byPlate,
   );
+  // "Tamari next. Two teaspoons does it."
+  const opens = source.start + (before?.tokens[before.from]?.start ?? Infinity);
+  return own >= 0
+    ? own
+    : scan.out.findLastIndex(
+        (l) => isUnmeasured(l, source) && l.byPlate && l.line.start >= opens && l.line.start < from,
+      );
 }
 
 /** A line of this step of one food that no number stands with. */
@@ -208,7 +227,13 @@ function barePinch(scan: Scan, source: Source, s: Sentence, c: ClauseSpan): void
  * Amounts in a sentence that belong to no food it names: read with the words behind them as a line of ingredients, or
  * said not to be understood. Nothing that was measured is passed over.
  */
-export function strayAmounts(scan: Scan, source: Source, s: Sentence, c: ClauseSpan): void {
+export function strayAmounts(
+  scan: Scan,
+  source: Source,
+  s: Sentence,
+  c: ClauseSpan,
+  previous: Sentence | undefined,
+): void {
   if (source.names || source.tail) return;
   barePinch(scan, source, s, c);
   if (isRemark(s, c) || verbNegated(s, c) || ['until', 'till', 'if', 'unless'].includes(c.opener ?? ''))
@@ -260,6 +285,8 @@ export function strayAmounts(scan: Scan, source: Source, s: Sentence, c: ClauseS
     const bare =
       words.length === 0 && ['and', 'plus', '+'].includes(amountOpens(s, c, from)) && endsHere(s, of);
     if (!bare && isTaken(s, c, from, i, !idle)) continue;
+    // "add tamari (I use 2 tbsp)": of the food before the bracket
+    if (words.length === 0 && saidInBracket(s, c)) continue;
     const polarity = polarityOf(s, c, from, i + 1);
     if (polarity === 'not' || polarity === 'remark') continue;
     // "I add a quarter teaspoon at the table": of what, is not said
@@ -268,14 +295,15 @@ export function strayAmounts(scan: Scan, source: Source, s: Sentence, c: ClauseS
       c.verb?.verb.brings === true &&
       foodsOf(s, c).length === 0 &&
       !refersBack(s, c, i);
-    if (!elliptic && !bare && idle) continue;
-    const salted = elliptic || idle ? saltedBefore(scan, source, s, c, i) : -1;
+    const salted = elliptic || idle ? saltedBefore(scan, source, s, c, i, previous) : -1;
+    if (!elliptic && !bare && idle && salted < 0) continue;
     const there = salted < 0 && words.length === 0 ? ifThereIs(scan, source, s, c) : -1;
     const named =
       salted < 0 && there < 0 && elliptic ? labelledSo(scan, source, s, c) : Math.max(salted, there);
-    const what = scan.out[named]?.foods[0]?.text ?? '';
+    const own = scan.out[named]?.foods[0];
+    const what = own?.food?.kind === 'salt' ? 'salt' : (own?.text ?? '');
     const each = there >= 0 && ON_EACH.test(source.text.slice(s.tokens[to - 1]?.end ?? 0)) ? ' each' : '';
-    const phrase = `${textOf(source, s, from, to)} ${salted >= 0 ? 'salt' : what}`.trimEnd() + each;
+    const phrase = `${textOf(source, s, from, to)} ${what}`.trimEnd() + each;
     // "you salt it, half a teaspoon does the lot": so much is all of it
     if (named >= 0) scan.out.splice(named, 1);
     const at: [number, number] = [s.tokens[from]?.start ?? 0, s.tokens[to - 1]?.end ?? 0];
