@@ -59,6 +59,37 @@ export function andMore(line: string): string {
   return `${amount} + ${more} ${food}`;
 }
 
+const MEASURED = String.raw`(?:about )?(?:\d[\d./]*(?: \d/\d)?|[½¼¾⅓⅔]|\d[½¼¾⅓⅔]|an?|half an?|one|two|three|four)\s*(?:heaped |level |good )?(?:${A_SPOON}|T|t)\b`;
+const PLACE = String.raw`(?:for|in|on|over|at|to|into|through)(?: (?:the|your|each|my|our))? [a-z]+(?: [a-z]+)?`;
+/** "2 tbsp oil for the pan, 1 tbsp for the top", "salt 1 tsp, plus 1 tsp at the end": so much, and so much again. */
+const AND_AGAIN = new RegExp(
+  String.raw`^\s*(?:(${MEASURED})\s+(?:of )?([a-z][a-z' ]*?)|([a-z][a-z' ]*?)\s*[,:]?\s+(${MEASURED}))(?:\s+${PLACE})?\s*(?:[,;(+&–-]+\s*|\s(?=(?:plus|and|then)\b))((?:(?:plus|and|then|another|again|a further|an extra|\+|&)\s+)*)(${MEASURED})(\s+(?:more|extra|again|of it))?(\s+(?:for|in|on|over|at|to|towards|when|later|after|before|as)\b[^,;()\d]*)?\)?[.!]*\s*$`,
+  'i',
+);
+const WEIGHT = /(?:g|ml|oz)$/i;
+/** Both amounts before the food. */
+export function andAgain(line: string): string {
+  const m = AND_AGAIN.exec(line);
+  const [, first, behind, before, second, joined = '', again = '', more, place] = m ?? [];
+  const [amount, food] = [first ?? second, behind ?? before];
+  if (
+    !amount ||
+    !food ||
+    /\b(?:each|apiece|pp|or|of)\b/i.test(
+      line
+        .slice(0, -1)
+        .replace(/\bof it\b/gi, '')
+        .replace(/^[^a-z]*[a-z]+ of /i, ''),
+    )
+  )
+    return line;
+  // "plus 2 tbsp for dusting" is not all eaten; "a spoon at a time" is how
+  if (/\b(?:for [a-z]+ing|at a time)\b/i.test(line)) return line;
+  // "2 tbsp tahini (30 g)" weighs what it is
+  if (!joined && !more && (!place || WEIGHT.test(amount) !== WEIGHT.test(again))) return line;
+  return `${amount} + ${again} ${food}`;
+}
+
 const PACKS = 'block|tin|can|pack|packet|bag|jar|carton|tub|head|box|bunch';
 /** "half a block tofu, pressed, about 150 g": the weight of the half; in a bracket it may be that of the whole. */
 const PART_OF_PACK = new RegExp(

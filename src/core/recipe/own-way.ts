@@ -1,7 +1,7 @@
 import { foodOfName } from '@/core/food/find';
 import { tokens } from '@/core/food/tokens';
 import { eachLast } from './each-last';
-import { A_SPOON, AN_AMOUNT, andMore, partOfPack, takenPart } from './own-amounts';
+import { A_SPOON, AN_AMOUNT, andAgain, andMore, partOfPack, takenPart } from './own-amounts';
 
 const KIND = String.raw`whole[- ]?(?:wheat|meal|grain)|brown|white|unsalted|unsweetened|[a-z]+[- ]free|(?:no|low|reduced)[- ](?:salt|sodium|fat|sugar)(?: added)?`;
 /** "½ cup basmati - brown here, white when …": which one it is here, and at other times. */
@@ -173,6 +173,7 @@ const rung = (
 export const RUNGS: readonly Rung[] = [
   rung('3 tbsp peanut butter >> 1 tbsp', '3 tbsp peanut butter -> 1 tbsp', /\s*>{2,}\s*/g, ' -> '),
   { says: '2 tsp tahini (per bowl)', reads: '2 tsp tahini per person', run: eachLast },
+  { says: '2 tbsp oil for the pan, 1 tbsp for the top', reads: '2 tbsp + 1 tbsp oil', run: andAgain },
   { says: 'a level tsp salt - I halve that', reads: '0.5 level tsp salt', run: takenPart },
   { says: '1 tbsp soy sauce, then I added another spoon', reads: '1 tbsp + 1 tbsp soy sauce', run: andMore },
   { says: 'half a block tofu, about 150 g', reads: '150 g tofu', run: partOfPack },

@@ -10,7 +10,7 @@ export const SENTENCE_OF_SERVINGS =
 
 /** "2 big plates." wherever it stands; "4 wraps" may be a food. */
 export const PLATES_ALONE =
-  /^(?:\d{1,2}|one|two|three|four|five|six|eight)(?:\s*(?:-|–|to|or)\s*\d{1,2})? (?:(?:big|small|large|good|deep|hungry|decent|generous) )?(?:plates?|bowls?|bowlfuls?|platefuls?|portions?|servings?|helpings?|people|ppl|covers|lunches|dinners|suppers|meals|glass(?:es)?)(?:,? (?:or|maybe|perhaps|more like) (?:\d{1,2}|two|three|four|five|six|eight)(?: (?:big|small|smaller|large|good|hungry|light))?(?: ones)?)?[.!]?$/i;
+  /^(?:\d{1,2}|one|two|three|four|five|six|eight)(?:\s*(?:-|–|to|or)\s*\d{1,2})? (?:(?:big|small|large|good|deep|hungry|decent|generous) )?(?:plates?|bowls?|bowlfuls?|platefuls?|portions?|servings?|helpings?|people|ppl|covers|lunches|dinners|suppers|meals|glass(?:es)?|of us)(?:,? (?:or|maybe|perhaps|more like) (?:\d{1,2}|two|three|four|five|six|eight)(?: (?:big|small|smaller|large|good|hungry|light))?(?: ones)?)?[.!]?$/i;
 
 /** "one 2lb loaf, 10 slices". */
 export const ONE_CUT =

@@ -1,0 +1,73 @@
+import { parseRecipe } from './parse';
+
+const WORDS: Readonly<Record<number, string>> = { 2: 'two', 3: 'three', 4: 'four', 6: 'six' };
+/** Ways to say for how many a dish is, none of which feeds more than it says. */
+const SAYS: readonly ((n: string) => string)[] = [
+  (n) => `Serves ${n}`,
+  (n) => `serves ${n} generously`,
+  (n) => `Serves ${n} with leftovers for nobody`,
+  (n) => `for ${n}`,
+  (n) => `(for ${n})`,
+  (n) => `For ${n} hungry people`,
+  (n) => `feeds ${n}`,
+  (n) => `Feeds ${n} of us`,
+  (n) => `does ${n}`,
+  (n) => `this does ${n} of us`,
+  (n) => `enough for ${n}`,
+  (n) => `makes ${n} portions`,
+  (n) => `${n} portions`,
+  (n) => `${n} big bowls`,
+  (n) => `${n} plates`,
+  (n) => `Yield: ${n} servings`,
+  (n) => `Servings: ${n}`,
+  (n) => `${n} of us`,
+  (n) => `there's ${n} of us`,
+  (n) => `we are ${n}`,
+  (n) => `supper for ${n}`,
+  (n) => `dinner for ${n}, 40 minutes`,
+  (n) => `${n} people | 30 min`,
+  (n) => `${n} ppl`,
+  (n) => `serves ${n}, 350 kcal each`,
+  (n) => `Serves ${n} (freezes well)`,
+  (n) => `Serves ${n}. Takes 45 minutes.`,
+  (n) => `Serves ${n}, takes 45 minutes, 2 pans`,
+  (n) => `Takes 45 minutes, feeds ${n}`,
+  (n) => `45 min, serves ${n}`,
+  (n) => `feeds the ${n} of us`,
+  (n) => `just enough for ${n}`,
+  (n) => `goes round ${n}`,
+  (n) => `${n} dinners`,
+  (n) => `${n} lunches`,
+];
+const HEAD = 'Carrot soup';
+const LIST = '450 g carrots\n1 litre water\n2 tbsp tahini';
+const METHOD = 'Boil the carrots for 20 minutes and blend with the tahini.';
+/** Where it may stand. */
+const PLACES: readonly (readonly [string, (said: string) => string])[] = [
+  ['below the title', (said) => `${HEAD}\n${said}\n\n${LIST}\n\n${METHOD}\n`],
+  ['in the title', (said) => `${HEAD} (${said.replace(/^\(|\)$/g, '')})\n\n${LIST}\n\n${METHOD}\n`],
+  ['below the method', (said) => `${HEAD}\n\n${LIST}\n\n${METHOD}\n\n${said}\n`],
+  [
+    'behind the method',
+    (said) => `${HEAD}\n\n${LIST}\n\n${METHOD} ${said.charAt(0).toUpperCase()}${said.slice(1)}.\n`,
+  ],
+];
+
+describe('no dish feeds more than it says', () => {
+  const all = SAYS.flatMap((say) =>
+    [2, 4, 6].flatMap((n, i) =>
+      PLACES.map(([place, put]) => ({ said: say(i % 2 ? (WORDS[n] ?? '') : String(n)), n, place, put })),
+    ),
+  );
+  test.each(all)('$said, $place', ({ said, n, put }) => {
+    const { servings, lines } = parseRecipe(put(said));
+    if (servings) expect(servings.range.high).toBeLessThanOrEqual(n);
+    // and what it says is no food
+    expect(lines.map((l) => l.text).join('\n')).toBe(LIST);
+  });
+
+  test('and most of them are understood', () => {
+    const known = all.filter(({ said, n, put }) => parseRecipe(put(said)).servings?.range.best === n);
+    expect(known.length / all.length).toBeGreaterThan(0.9);
+  });
+});
