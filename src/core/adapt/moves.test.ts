@@ -28,7 +28,7 @@ const run = (text: string, protocol: string, options: AdaptOptions = {}) =>
 
 describe('lines written as several', () => {
   test.each<[string, readonly string[]]>([
-    ['1 tsp salt and 1 tbsp sugar', ['1 tsp salt', '1 tbsp sugar']],
+    ['1 tsp fine salt and 1 tbsp of the sugar', ['1 tsp fine salt', '1 tbsp of the sugar']],
     ['1 tbsp each soy sauce and rice vinegar', ['1 tbsp soy sauce', '1 tbsp rice vinegar']],
     ['200 g mushrooms, fried in 2 tbsp oil', ['200 g mushrooms', '2 tbsp oil']],
   ])('%s', (text, parts) => {

@@ -64,6 +64,7 @@ describe('what is refused all the same brings nothing', () => {
     'No salt. The original says a teaspoon.',
     'Without oil, which saves a tablespoon.',
     'No sugar, never a teaspoon.',
+    'Enough for four, five at a pinch.',
   ])('%s', (says) => {
     expect(heldBesides('', says)).toEqual([]);
   });

@@ -142,6 +142,9 @@ const PACK_NAME_COUNT = new RegExp(
 const NOT_MUCH =
   /\s*(?:[,;–-]\s*|\b(?:but|and)\s+)(?:it'?s only )?(?:about )?\d[\d./]* ?(?:tbsps?|tsps?|g|ml|cups?|teaspoons?|tablespoons?) (?:isn'?t|is not|is hardly|is|'s) (?:not )?(?:very |that |so )?(?:much|nothing|a lot|hardly anything|next to nothing)\b[^,;()]*(?=\)|$)/i;
 
+/** "Also 30 g salt", "I use 1 tsp salt": talk before an amount. */
+const LEADS_IN =
+  /^\s*(?:(?:also|oh|plus|and|then|next|don'?t forget|(?:i|we|you)(?:'d|'ll)? (?:use|need|want|take|put(?: in)?|add|have|like|go for))[,:]? )+(?:(?:also|about|then) )?(?=\d|[½¼¾⅓⅔]|an? (?:tbsp|tsp|tablespoon|teaspoon|handful|pinch|splash)|half |one |two |three )/i;
 /** "big bunch dill, ditto parsley": as much of another. */
 const DITTO = new RegExp(
   String.raw`^\s*((?:an? )?(?:(?:big|small|good|large|little|heaped|level) )?(?:bunch|handful|pinch|sprig|spoonful)|${AN_AMOUNT}(?:${A_SPOON})) (?:of )?([a-z][a-z ]*?)(?:\s*[,;&+]|\s+and)\s*(?:and )?(?:ditto|(?:the )?same(?: again)?(?: of)?|as much) ([a-z][a-z ]*?)\s*$`,
@@ -273,6 +276,19 @@ export const RUNGS: readonly Rung[] = [
   ),
   rung('big bunch dill, ditto parsley', 'big bunch dill + big bunch parsley', DITTO, '$1 $2 + $1 $3'),
   rung('rice: 60 g (dry) brown', 'rice: 60 g dry brown', STATE_THEN_KIND, '$1 $2 '),
+  rung(
+    '1 tsp apple sauce or the same of syrup',
+    '1 tsp apple sauce or syrup',
+    /\bor (?:(?:the )?same(?: amount| again)?|as much|an equal (?:amount|weight)|equal parts?)(?: of)?(?= [a-z])/i,
+    'or',
+  ),
+  rung(
+    'no more than 1 tsp salt',
+    'up to 1 tsp salt',
+    /^\s*(?:no|not|never|nothing) more than (?=\d|[½¼¾⅓⅔]|an? |half |one |two )/i,
+    'up to ',
+  ),
+  rung('Also 30 g salt', '30 g salt', LEADS_IN, ''),
   rung('2 veg cubes', '2 veg stock cubes', A_CUBE, '$1$2 stock $3'),
   rung('ghee, 1 tbsp -> leave out, squeeze of lemon instead', 'squeeze of lemon', LEFT_OUT_FOR, '$1'),
   rung(

@@ -211,6 +211,8 @@ function barePinch(scan: Scan, source: Source, s: Sentence, c: ClauseSpan): void
     !['if', 'at', 'then', 'maybe', 'each', 'more'].includes(s.tokens[at + 1]?.word ?? '')
   )
     return;
+  // "4 at a pinch"
+  if (['at', 'in'].includes(s.tokens[at - 2]?.word ?? '')) return;
   if (s.tokens.slice(c.from, at).some((t) => NEGATORS.has(t.word))) return;
   if (s.clauses.some((x) => foodsOf(s, x).length > 0) || isRemark(s, c)) return;
   const phrase = `a pinch of salt${s.tokens[at + 1]?.word === 'each' ? ' each' : ''}`;
