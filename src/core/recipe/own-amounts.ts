@@ -63,7 +63,7 @@ const MEASURED = String.raw`(?:about )?(?:\d[\d./]*(?: \d/\d)?|[½¼¾⅓⅔]|\d
 const PLACE = String.raw`(?:for|in|on|over|at|to|into|through)(?: (?:the|your|each|my|our))? [a-z]+(?: [a-z]+)?`;
 /** "2 tbsp oil for the pan, 1 tbsp for the top", "salt 1 tsp, plus 1 tsp at the end": so much, and so much again. */
 const AND_AGAIN = new RegExp(
-  String.raw`^\s*(?:(${MEASURED})\s+(?:of )?([a-z][a-z' ]*?)|([a-z][a-z' ]*?)\s*[,:]?\s+(${MEASURED}))(?:\s+${PLACE})?\s*(?:[,;(+&–-]+\s*|\s(?=(?:plus|and|then)\b))((?:(?:plus|and|then|another|again|a further|an extra|\+|&)\s+)*)(${MEASURED})(\s+(?:more|extra|again|of it))?(\s+(?:for|in|on|over|at|to|towards|when|later|after|before|as)\b[^,;()\d]*)?\)?[.!]*\s*$`,
+  String.raw`^\s*(?:(${MEASURED})\s+(?:of )?([a-z][a-z' ]*?)|([a-z][a-z' ]*?)\s*[,:]?\s+(${MEASURED}))(?:\s+${PLACE})?\s*(?:[,;(+&–-]+\s*|\s(?=(?:plus|and|then)\b))((?:(?:plus|and|then|another|again|a further|an extra|\+|&)\s+)*)(${MEASURED}|(?<=(?:another|further|extra)\s)(?:${A_SPOON}|t)\b)(\s+(?:more|extra|again|of it))?(\s+(?:for|in|on|over|at|to|towards|when|later|after|before|as)\b[^,;()\d]*)?\)?[.!]*\s*$`,
   'i',
 );
 const WEIGHT = /(?:g|ml|oz)$/i;
@@ -83,11 +83,13 @@ export function andAgain(line: string): string {
     )
   )
     return line;
+  // "another spoon" is of the same kind: andMore
+  if (/^(?:spoon|spoonful)s?$/i.test(again)) return line;
   // "plus 2 tbsp for dusting" is not all eaten; "a spoon at a time" is how
   if (/\b(?:for [a-z]+ing|at a time)\b/i.test(line)) return line;
   // "2 tbsp tahini (30 g)" weighs what it is
   if (!joined && !more && (!place || WEIGHT.test(amount) !== WEIGHT.test(again))) return line;
-  return `${amount} + ${again} ${food}`;
+  return `${amount} + ${/^[a-z]/i.test(again) && !/^(?:an?|half|one|two|three|four|about)\b/i.test(again) ? `1 ${again}` : again} ${food}`;
 }
 
 const PACKS = 'block|tin|can|pack|packet|bag|jar|carton|tub|head|box|bunch';

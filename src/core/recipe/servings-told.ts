@@ -74,7 +74,9 @@ function rowNow(row: string): ServingsWords | null {
   const course = numberAt(text, 0);
   if (
     course &&
-    /^ as an? (?:starter|side|main|lunch|snack|dip|nibble|meze)\b[^,;/\d]{0,30}$/.test(text.slice(course.end))
+    /^ as (?:an?|the) (?:starter|side|main|lunch|snack|dip|nibble|meze)\b[^,;/\d]{0,30}$/.test(
+      text.slice(course.end),
+    )
   )
     return said(course.low, course.high, text);
   // "(2)" in a row of its own
