@@ -3,6 +3,7 @@ import { findFood, SURE } from '@/core/food/find';
 import { remember } from '@/core/memo';
 import { readQuantity } from '@/core/measure/quantity';
 import { readUnit } from '@/core/measure/units';
+import { PIECES } from './each-last';
 import { clean, markerLength, stripMarkdown } from './clean';
 import { startsWithAmount, startsWithMeasure } from './score';
 import type { Raw } from './source';
@@ -72,9 +73,16 @@ function labelsFood(name: string, rest: string): boolean {
   return isFood(food);
 }
 
+const SERVED =
+  '(?:to top|to serve|on top|on each|toppings?|garnish|to finish|extras?|at the table|dressing|sauce|sides?)';
+const OF_ONE =
+  '(?:person|head|serving|portion|plate|plateful|bowl|bowlful|jar|glass|pot|tub|box|lunchbox|ramekin|diner|eater|guest|bap|half|one)';
+const GETS = '(?:gets?|has|have|wants?|takes?|needs?)';
 /** "per jar on the day", "for each person": what follows is for every one of them. */
-export const PER_ONE =
-  /^(?:(?:to top|to serve|on top|on each|toppings?|garnish|to finish|extras?|at the table)[,:]?\s+)?\(?(?:per|for each|for every|for one|each) ?(?:person|head|serving|portion|plate|bowl|bowlful|jar|glass|diner|eater|burger|wrap|roll|bun|bap|sandwich|pizza|pitta|flatbread|pancake|patty)\b(?: on the day| to serve| at the table)?\)?$|^(?:to top|to serve|on top|toppings?|garnish|to finish)[,:]?\s+\(?each\)?$/i;
+export const PER_ONE = new RegExp(
+  String.raw`^(?:${SERVED}[,:]?\s+)?\(?(?:(?:per|(?:for|on|in|into|over|onto|to) (?:each|every)|for one|each|every) ?(?:${OF_ONE}|${PIECES.join('|')})(?: ${GETS})?|(?:everyone|everybody|each|each of us)(?: ${GETS})?)(?: on the day| to serve| at the table)?\)?$`,
+  'i',
+);
 
 /** "Veg (all into 2 cm chunks)": the part alone. */
 const bare = (name: string): string => name.replace(/\s*\([^()]*\)\s*$/, '');
@@ -171,6 +179,9 @@ export const headingOf = remember((text: string): Heading | null => {
   if (dash?.[1]) {
     return leading(dash[1].trim(), 'section', dash[0].length);
   }
+  // "per person" above what everybody has
+  if (/\s/.test(plain) && PER_ONE.test(plain))
+    return { text: plain, kind: 'section', rest: '', restStart: raw.end };
   const unmarked = plain.replace(/[:.]\s*$/, '');
   if (
     unmarked.length < 40 &&

@@ -505,8 +505,9 @@ class Parser {
     } else if (this.state !== 'method' || !heading.rest) {
       this.section = sectionName(heading.text);
       // "per person: 60 g gram flour" before anything else: the list is one plate's
-      // "For 6:" above a list
+      // "For 6:" above a list; "For one bowl:" where it is known how many there are
       if (
+        !(this.servings !== null && PER_ONE.test(heading.text)) &&
         /^for (?:about |around )?(?:\d{1,2}|one|two|three|four|five|six|eight|ten|twelve)(?: (?:hungry|big|small|generous))?(?: people| persons?| of us| ppl| portions?| servings?| plates?| bowls?| eaters?)?$/i.test(
           heading.text,
         )
