@@ -1,5 +1,6 @@
 import { foodOfName } from '@/core/food/find';
 import { tokens } from '@/core/food/tokens';
+import { numberOf } from '@/core/measure/quantity';
 import { eachLast } from './each-last';
 import { A_SPOON, AN_AMOUNT, andAgain, andMore, partOfPack, takenPart } from './own-amounts';
 
@@ -142,6 +143,13 @@ const PACK_NAME_COUNT = new RegExp(
 const NOT_MUCH =
   /\s*(?:[,;–-]\s*|\b(?:but|and)\s+)(?:it'?s only )?(?:about )?\d[\d./]* ?(?:tbsps?|tsps?|g|ml|cups?|teaspoons?|tablespoons?) (?:isn'?t|is not|is hardly|is|'s) (?:not )?(?:very |that |so )?(?:much|nothing|a lot|hardly anything|next to nothing)\b[^,;()]*(?=\)|$)/i;
 
+/** "a handful or two of walnuts". */
+const OR_TWO = new RegExp(
+  String.raw`\b(?:an?|one|1) ((?:heaped |level |good |big |small )?(?:${A_SPOON}|splash|drizzle|dash|glug|slug|clove|slice|tin|can|cup)) or (two|three|2|3)\b`,
+  'i',
+);
+/** "three or so tbsp of tahini". */
+const OR_SO = new RegExp(String.raw`\b(\d[\d./]*|two|three|four|five|six) or so (${A_SPOON})\b`, 'i');
 /** "Also 30 g salt", "I use 1 tsp salt": talk before an amount. */
 const LEADS_IN =
   /^\s*(?:(?:also|oh|plus|and|then|next|don'?t forget|(?:i|we|you)(?:'d|'ll)? (?:use|need|want|take|put(?: in)?|add|have|like|go for))[,:]? )+(?:(?:also|about|then) )?(?=\d|[½¼¾⅓⅔]|an? (?:tbsp|tsp|tablespoon|teaspoon|handful|pinch|splash)|half |one |two |three )/i;
@@ -289,6 +297,13 @@ export const RUNGS: readonly Rung[] = [
     'up to ',
   ),
   rung('Also 30 g salt', '30 g salt', LEADS_IN, ''),
+  rung(
+    'a handful or two of walnuts',
+    '1-2 handful of walnuts',
+    OR_TWO,
+    (_, unit = '', most = '') => `1-${numberOf(most.toLowerCase()) ?? 2} ${unit}`,
+  ),
+  rung('three or so tbsp of tahini', 'about three tbsp of tahini', OR_SO, 'about $1 $2'),
   rung('2 veg cubes', '2 veg stock cubes', A_CUBE, '$1$2 stock $3'),
   rung('ghee, 1 tbsp -> leave out, squeeze of lemon instead', 'squeeze of lemon', LEFT_OUT_FOR, '$1'),
   rung(

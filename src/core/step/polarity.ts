@@ -406,6 +406,8 @@ function scanned(s: Sentence, c: ClauseSpan, i: number): Polarity | null {
       next !== 'you' &&
       next !== 'little' &&
       next !== 'much' &&
+      // "as much as two tablespoons"
+      !['much', 'many', 'little'].includes(wordAt(tokens, k - 1)) &&
       k > c.from &&
       wordAt(tokens, k - 1) !== 'such'
     ) {

@@ -35,6 +35,18 @@ export function amountStart(s: Sentence, c: ClauseSpan, from: number, prose = fa
       continue;
     }
     if (t.kind === 'mark') break;
+    // "a handful or two of", "a tablespoon or so of"
+    const orTwo =
+      t.word === 'or' && OR_SO.has(s.tokens[k]?.word ?? '') && isMeasure(s.tokens[k - 2]?.word ?? '');
+    if (orTwo) {
+      k -= 1;
+      continue;
+    }
+    // "three or so tablespoons of"
+    if (t.word === 'so' && s.tokens[k - 2]?.word === 'or' && isMeasure(s.tokens[k]?.word ?? '')) {
+      k -= 2;
+      continue;
+    }
     // told in prose, "2 teaspoons of the low salt bouillon" is so much of it
     if (
       prose &&
@@ -90,6 +102,7 @@ export function amountStart(s: Sentence, c: ClauseSpan, from: number, prose = fa
 
 /** Who eats: "for the two of us 150 g penne". */
 const US = new Set('us me them everyone everybody'.split(' '));
+const OR_SO = new Set(['two', 'three', 'so', 'more', '2', '3']);
 const COUNTS_TIN = new Set(
   'a one half 1 drained undrained rinsed whole full small large big g ml oz'.split(' '),
 );
@@ -109,6 +122,9 @@ export const OPENS_AMOUNT = new Set(
 /** "three quarters of a cup": of what follows. */
 const FRACTIONS = new Set('half quarter quarters third thirds'.split(' '));
 
+/** "a couple of tablespoons": how many of what follows. */
+const COUNTING = new Set('couple few pair dozen lot lots load loads bit plenty'.split(' '));
+
 /** "mix two tablespoons": a deed, and neither a measure nor "a quarter". */
 const isDeed = (t: Token): boolean =>
   t.kind === 'word' && !isMeasure(t.word) && !FRACTIONS.has(t.word) && verbOf(t.word)?.form === 'base';
@@ -125,7 +141,9 @@ function behindTalk(s: Sentence, start: number, from: number): number {
     if (word !== 'of' || !opens(k + 1)) continue;
     const made = s.tokens
       .slice(start, k)
-      .every((t) => t.kind === 'word' && !isMeasure(t.word) && !FRACTIONS.has(t.word));
+      .every(
+        (t) => t.kind === 'word' && !isMeasure(t.word) && !FRACTIONS.has(t.word) && !COUNTING.has(t.word),
+      );
     if (made) return k + 1;
   }
   // "in a mug mix two tablespoons of": what is told to be done has its own amount behind it
