@@ -496,6 +496,26 @@ const ALL_THE = new Set(['most', 'other', 'some', 'many', 'usual', 'all', 'origi
 const OF_OTHERS = new Set(['versions', 'recipes', 'cooks', 'people', 'books', 'original', 'usual']);
 
 /** True where the clause speaks of another version, other people or another time. */
+/** Words that are of another's way by themselves, and only say which food it is behind a deed of one's own. */
+const WHICH_KIND = new Set(['usual', 'original', 'classic', 'traditional', 'authentic', 'conventional']);
+/** "stir in 2 tbsp of the usual oil", "I normally add 2 tbsp tahini": what is done here, and which food. */
+function describes(s: Sentence, c: ClauseSpan, remark: number): boolean {
+  if (!c.verb?.verb.brings || c.verb.form !== 'base') return false;
+  const before = s.tokens.slice(c.from, c.verbAt).map((t) => t.word);
+  const own = before.every((w) => OWN_DEED.has(w));
+  if (!own || before.includes('you')) return false;
+  if (remark < c.verbAt) {
+    const goesOn = s.tokens
+      .slice(c.verbAt, s.to)
+      .some((t) => ['but', 'though', 'now', 'today', 'here'].includes(t.word));
+    return wordAt(s.tokens, remark) === 'normally' && ['i', 'we'].some((w) => before.includes(w)) && !goesOn;
+  }
+  return [remark, remark + 1].some(
+    (k) => WHICH_KIND.has(wordAt(s.tokens, k)) && s.named[k + 1 - s.from]?.kind === 'food',
+  );
+}
+const OWN_DEED = new Set('i we then and now so next also always normally , – - ('.split(' '));
+
 export const isRemark = rememberPart((s: Sentence, c: ClauseSpan): boolean => {
   if (s.label.length > 0 && opensNextDay(s, c)) return false;
   if (isTheirPlate(s.tokens, c)) return false;
@@ -548,7 +568,7 @@ export const isRemark = rememberPart((s: Sentence, c: ClauseSpan): boolean => {
     const remark = REMARKS.has(s.tokens, own.from, own.to);
     // "half a teaspoon does most people" is enough for them
     const feeds = ENOUGH_FOR.has(wordAt(s.tokens, remark - 1)) && wordAt(s.tokens, remark + 1) === 'people';
-    if (remark >= 0 && !feeds) return true;
+    if (remark >= 0 && !feeds && !describes(s, own, remark)) return true;
     // a subject of its own says what is done here
     if (PRESENT_SUBJECTS.has(wordAt(s.tokens, own.from)) || own.verb?.form === 'base') return false;
   }

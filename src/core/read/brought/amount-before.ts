@@ -15,7 +15,7 @@ import { isMeasure, SPOONS, STATES } from './measured';
 import { textOf, type Source } from './scan';
 
 /** Words that an amount is made of, walked back from a food's name. */
-export function amountStart(s: Sentence, c: ClauseSpan, from: number, prose = false): number {
+export function amountStart(s: Sentence, c: ClauseSpan, from: number): number {
   let k = from;
   for (let n = 0; n < 9 && k > s.from; n += 1) {
     const t = s.tokens[k - 1] as Token;
@@ -47,9 +47,8 @@ export function amountStart(s: Sentence, c: ClauseSpan, from: number, prose = fa
       k -= 2;
       continue;
     }
-    // told in prose, "2 teaspoons of the low salt bouillon" is so much of it
+    // "2 teaspoons of the low salt bouillon" is so much of it
     if (
-      prose &&
       t.word === 'the' &&
       s.tokens[k - 2]?.word === 'of' &&
       SPOONS.test(s.tokens[k - 3]?.word ?? '')

@@ -139,7 +139,7 @@ export function mentionOf(
   // "right, the black bean thing": what the dish is called
   if (THINGS.has(s.tokens[to]?.word ?? '') && DEFINITE.has(s.tokens[from - 1]?.word ?? '')) return null;
   // "you asked for the squash soup"
-  if (scan.prose && namesDish(s, from, to) && amountStart(s, c, from, true) === from) return null;
+  if (scan.prose && namesDish(s, from, to) && amountStart(s, c, from) === from) return null;
   // "croutons from 1 slice of bread": what is made of what follows
   const makes = MADE_FROM.has(s.tokens[to - 1]?.normal ?? '') && s.tokens[to]?.word === 'from';
   if (makes && (s.tokens[to + 1]?.kind === 'number' || OPENS_AMOUNT.has(s.tokens[to + 1]?.word ?? '')))
@@ -157,7 +157,7 @@ export function mentionOf(
   if (there && !dish && amountStart(s, c, from) === from) return null;
   const shared = sharedAmount(source, s, c, from) ?? swappedAmount(source, s, c, from);
   const pressed = pressedFrom(s, c, from);
-  const start = amountStart(s, c, Math.min(pressed, from), scan.prose);
+  const start = amountStart(s, c, Math.min(pressed, from));
   const before = s.tokens[start - 1]?.word ?? '';
   // "aquafaba from a can of chickpeas": the rest of the can is another dish's
   if (before === 'from' && PACKED.has(s.tokens[start + 1]?.word ?? '')) {
