@@ -496,6 +496,7 @@ const ALL_THE = new Set(['most', 'other', 'some', 'many', 'usual', 'all', 'origi
 const OF_OTHERS = new Set(['versions', 'recipes', 'cooks', 'people', 'books', 'original', 'usual']);
 
 /** True where the clause speaks of another version, other people or another time. */
+const AGREES = new Set(['me', 'us', 'right', 'agrees', 'likewise']);
 /** Words that are of another's way by themselves, and only say which food it is behind a deed of one's own. */
 const WHICH_KIND = new Set(['usual', 'original', 'classic', 'traditional', 'authentic', 'conventional']);
 /** "stir in 2 tbsp of the usual oil", "I normally add 2 tbsp tahini": what is done here, and which food. */
@@ -519,6 +520,9 @@ const OWN_DEED = new Set('i we then and now so next also always normally , – -
 export const isRemark = rememberPart((s: Sentence, c: ClauseSpan): boolean => {
   if (s.label.length > 0 && opensNextDay(s, c)) return false;
   if (isTheirPlate(s.tokens, c)) return false;
+  // "my aunt showed me: …", "the book is right: …" is done here as well
+  const agrees = s.label.some((t) => AGREES.has(t.word));
+  if (agrees) return false;
   if (s.label.length > 0 && REMARKS.has(s.label, 0, s.label.length) >= 0) return true;
   // "Most versions: 400 ml full fat coconut milk"
   const [opens] = s.label;
@@ -570,7 +574,10 @@ export const isRemark = rememberPart((s: Sentence, c: ClauseSpan): boolean => {
     const feeds = ENOUGH_FOR.has(wordAt(s.tokens, remark - 1)) && wordAt(s.tokens, remark + 1) === 'people';
     if (remark >= 0 && !feeds && !describes(s, own, remark)) return true;
     // a subject of its own says what is done here
-    if (PRESENT_SUBJECTS.has(wordAt(s.tokens, own.from)) || own.verb?.form === 'base') return false;
+    const opens = ['and', 'but', 'so', 'then', 'now'].includes(wordAt(s.tokens, own.from))
+      ? own.from + 1
+      : own.from;
+    if (PRESENT_SUBJECTS.has(wordAt(s.tokens, opens)) || own.verb?.form === 'base') return false;
   }
   return false;
 });

@@ -119,6 +119,18 @@ const DOES_IT = new Phrases(
 const WISHES = new Set(['would', "you'd", "i'd", "we'd", 'you', 'i', 'we', 'they', 'if']);
 
 const RELATIVES = new Set(['who', 'that', 'which', 'whoever']);
+/** Behind a negator: what somebody does not know, and is so. */
+const KNOWS_OF = new Set('know notice realise realize believe guess suspect tell'.split(' '));
+const NOTHING_WITHOUT = new Set([
+  'nothing',
+  'impossible',
+  'dull',
+  'pointless',
+  'flat',
+  'boring',
+  'bland',
+  'sad',
+]);
 /** A negator that turns the whole clause: "do not add", "cannot be made", "never cook". */
 export const verbNegated = rememberPart(({ tokens }: Sentence, c: ClauseSpan): boolean => {
   const end = c.verbAt >= 0 ? c.verbAt : c.to;
@@ -127,6 +139,8 @@ export const verbNegated = rememberPart(({ tokens }: Sentence, c: ClauseSpan): b
     if (!NEGATORS.has(w) || w === 'no') continue;
     const next = wordAt(tokens, i + 1);
     if (NOT_NEGATING.has(next)) continue;
+    // "the kids don't know there's tahini in it"
+    if (KNOWS_OF.has(next)) continue;
     // "for those that aren't watching it": who they are
     if (i > c.from + 1 && RELATIVES.has(wordAt(tokens, i - 1))) continue;
     // "don't be shy with the oil"
@@ -424,7 +438,9 @@ function scanned(s: Sentence, c: ClauseSpan, i: number): Polarity | null {
     }
     if (w === 'without') {
       either = wordAt(tokens, k - 1) === 'or' && wordAt(tokens, k - 2) === 'with';
-      negated = !negatedVerb && !either;
+      // "you can't make it without", "it's nothing without"
+      const twice = tokens.slice(c.from, k).some((x) => NEGATORS.has(x.word) || NOTHING_WITHOUT.has(x.word));
+      negated = !negatedVerb && !either && !twice;
       continue;
     }
     if (w === 'free' && (next === 'from' || next === 'of')) {

@@ -1,0 +1,70 @@
+import { US_MEASURES } from '@/core/measure/units';
+import { parseRecipe } from '@/core/recipe/parse';
+import { readRecipe } from './read';
+
+const high = (told: string): number => {
+  const recipe = readRecipe(
+    parseRecipe(
+      `Soup\n\nServes 4\n\n450 g carrots\n1 litre water\n\nMethod\nSimmer for 20 minutes. ${told}\n`,
+    ),
+    { measures: US_MEASURES, corrections: {} },
+  );
+  if (recipe.lines.some((l) => l.missing !== null)) return Infinity;
+  return recipe.lines
+    .flatMap((l) => [...l.foods, ...l.alternatives])
+    .reduce((sum, f) => sum + (f.food?.id === 'tahini' ? (f.grams?.high ?? Infinity) : 0), 0);
+};
+
+/** Sentences in which somebody else, another time or another food is named, and two tablespoons go in here. */
+const OURS = [
+  'My aunt showed me: 2 tbsp tahini goes in.',
+  'As in the book, stir in 2 tbsp tahini.',
+  'As my gran did, I stir in 2 tbsp tahini.',
+  'Like my gran I stir in 2 tbsp tahini.',
+  'The recipe is my aunt’s. Stir in 2 tbsp tahini.',
+  'The book says to stir in 2 tbsp tahini and so do I.',
+  'The book is right: 2 tbsp tahini.',
+  'She taught me to stir in 2 tbsp tahini.',
+  'I was taught to stir in 2 tbsp tahini.',
+  'I never used to, but now I stir in 2 tbsp tahini.',
+  'It used to be butter. Now 2 tbsp tahini goes in.',
+  'It was butter once; these days it is 2 tbsp tahini.',
+  'Instead of butter I stir in 2 tbsp tahini.',
+  'Where others put butter, I put 2 tbsp tahini.',
+  'Most people use butter, we use 2 tbsp tahini.',
+  'Not butter but 2 tbsp tahini goes in.',
+  'No butter: 2 tbsp tahini goes in.',
+  'Nobody minds that it is 2 tbsp tahini and not butter.',
+  'Forget the butter and stir in 2 tbsp tahini.',
+  'Skip the butter, stir in 2 tbsp tahini.',
+  'Leave the butter out and stir in 2 tbsp tahini.',
+  'Swap the butter for 2 tbsp tahini.',
+  'Last time I forgot the lemon. Stir in 2 tbsp tahini.',
+  'When I was small it was butter, now I stir in 2 tbsp tahini.',
+  'The kids don’t know there’s 2 tbsp tahini in it.',
+  'You won’t taste it but 2 tbsp tahini goes in.',
+  'It isn’t right without the 2 tbsp tahini.',
+  'It’s nothing without its 2 tbsp tahini.',
+  'Never serve it before 2 tbsp tahini has gone in.',
+  'Don’t boil it once the 2 tbsp tahini is in.',
+  'Do not forget to stir in 2 tbsp tahini.',
+  'Without stirring, add 2 tbsp tahini.',
+  'I can’t eat it without stirring in 2 tbsp tahini.',
+  'There is no recipe, just 2 tbsp tahini at the end.',
+  'I didn’t have lemon so it was 2 tbsp tahini.',
+  'If there’s no lemon, 2 tbsp tahini goes in all the same.',
+];
+
+test.each(OURS)('what goes in here is counted: %s', (told) => {
+  expect(high(told)).toBeGreaterThan(25);
+});
+
+// still lost: where one of these is cured it moves up
+test.failing.each([
+  'I got this from my aunt, and I add 2 tbsp tahini.',
+  'Don’t be tempted by butter, stir in 2 tbsp tahini.',
+  'You can’t make it without 2 tbsp tahini.',
+  'We had no lemon, so 2 tbsp tahini went in.',
+])('not counted yet: %s', (told) => {
+  expect(high(told)).toBeGreaterThan(25);
+});
