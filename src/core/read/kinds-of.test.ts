@@ -1,16 +1,5 @@
-import { US_MEASURES } from '@/core/measure/units';
-import { parseRecipe } from '@/core/recipe/parse';
-import { readRecipe } from './read';
+import { isOpen, soupWith as read } from './told-soup';
 import type { ReadRecipe } from './types';
-
-const read = (row: string, told = ''): ReadRecipe =>
-  readRecipe(
-    parseRecipe(
-      `Soup\n\nServes 4\n\n450 g carrots\n${row}\n1 litre water\n\nMethod\nSimmer for 20 minutes. ${told}\n`,
-    ),
-    { measures: US_MEASURES, corrections: {} },
-  );
-const isOpen = (recipe: ReadRecipe): boolean => recipe.lines.some((l) => l.missing !== null);
 /** The most fat, sodium and sugar that a line's foods may hold, in grams and milligrams. */
 const most = (recipe: ReadRecipe) => {
   const own = recipe.lines.filter((l) => !/carrots|litre water/.test(l.line.text));

@@ -1,18 +1,8 @@
-import { US_MEASURES } from '@/core/measure/units';
-import { parseRecipe } from '@/core/recipe/parse';
-import { readRecipe } from './read';
+import { highOf, isOpen, soupWith } from './told-soup';
 
 const high = (told: string): number => {
-  const recipe = readRecipe(
-    parseRecipe(
-      `Soup\n\nServes 4\n\n450 g carrots\n1 litre water\n\nMethod\nSimmer for 20 minutes. ${told}\n`,
-    ),
-    { measures: US_MEASURES, corrections: {} },
-  );
-  if (recipe.lines.some((l) => l.missing !== null)) return Infinity;
-  return recipe.lines
-    .flatMap((l) => [...l.foods, ...l.alternatives])
-    .reduce((sum, f) => sum + (f.food?.id === 'tahini' ? (f.grams?.high ?? Infinity) : 0), 0);
+  const recipe = soupWith('', told);
+  return isOpen(recipe) ? Infinity : highOf(recipe, 'tahini');
 };
 
 /** Sentences in which somebody else, another time or another food is named, and two tablespoons go in here. */

@@ -1,20 +1,4 @@
-import { US_MEASURES } from '@/core/measure/units';
-import { parseRecipe } from '@/core/recipe/parse';
-import { readRecipe } from './read';
-import type { ReadRecipe } from './types';
-
-const read = (row: string, told: string): ReadRecipe =>
-  readRecipe(
-    parseRecipe(
-      `Soup\n\nServes 4\n\n450 g carrots\n${row}\n1 litre water\n\nMethod\nSimmer for 20 minutes. ${told}\n`,
-    ),
-    { measures: US_MEASURES, corrections: {} },
-  );
-const highOf = (recipe: ReadRecipe, id: string): number =>
-  recipe.lines
-    .flatMap((l) => [...l.foods, ...l.alternatives])
-    .reduce((sum, f) => sum + (f.food?.id === id ? (f.grams?.high ?? Infinity) : 0), 0);
-const isOpen = (recipe: ReadRecipe): boolean => recipe.lines.some((l) => l.missing !== null);
+import { highOf, isOpen, soupWith as read } from './told-soup';
 
 const FOODS = [
   ['tahini', 'tahini'],

@@ -1,20 +1,6 @@
-import { US_MEASURES } from '@/core/measure/units';
-import { parseRecipe } from '@/core/recipe/parse';
-import { readRecipe } from './read';
-import type { ReadRecipe } from './types';
+import { highOf, isOpen, soupWith } from './told-soup';
 
-const read = (told: string): ReadRecipe =>
-  readRecipe(
-    parseRecipe(
-      `Soup\n\nServes 4\n\n450 g carrots\n1 litre water\n\nMethod\nSimmer for 20 minutes. ${told}\n`,
-    ),
-    { measures: US_MEASURES, corrections: {} },
-  );
-const highOf = (recipe: ReadRecipe, id: string): number =>
-  recipe.lines
-    .flatMap((l) => [...l.foods, ...l.alternatives])
-    .reduce((sum, f) => sum + (f.food?.id === id ? (f.grams?.high ?? Infinity) : 0), 0);
-const isOpen = (recipe: ReadRecipe): boolean => recipe.lines.some((l) => l.missing !== null);
+const read = (told: string) => soupWith('', told);
 
 const FOODS = [
   ['tahini', 'tahini'],
