@@ -2,8 +2,7 @@ import { type ClauseSpan, type Named, type Sentence } from '@/core/step/clauses'
 import { NEGATORS, PREPOSITIONS } from '@/core/step/lexicon';
 import { PAST, PEOPLE } from '@/core/step/people';
 import { polarityOf } from '@/core/step/polarity';
-import { remembered } from '../remembered';
-import { foodsOf, textOf, type Scan, type Source } from './scan';
+import { foodsOf, readPhrase, textOf, type Scan, type Source } from './scan';
 import { methodLine } from './take';
 
 /** Measures of a little. */
@@ -144,11 +143,7 @@ export function afterAll(scan: Scan, source: Source, s: Sentence, before: Senten
   const push = (e: Exception, name: string) => {
     const each = ['each', 'pp', 'apiece'].includes(s.tokens[e.to]?.word ?? '') ? ' each' : '';
     const phrase = `${textOf(source, s, e.from, e.to)} ${name}${each}`;
-    const read = remembered(
-      { text: phrase, start: 0, end: phrase.length, section: null },
-      { ...scan.settings, corrections: {} },
-      scan.servings,
-    );
+    const read = readPhrase(scan, phrase);
     const span: [number, number] = [s.tokens[e.from]?.start ?? 0, s.tokens[e.to - 1]?.end ?? 0];
     scan.out.push(methodLine(source, span, phrase, read, e.optional ? 'optional' : 'do'));
   };

@@ -5,7 +5,6 @@ import { type ClauseSpan, type Named, type Sentence } from '@/core/step/clauses'
 import { ALIASES, CONJUNCTIONS, DEFINITE, DISHES } from '@/core/step/lexicon';
 import { type Polarity, polarityOf } from '@/core/step/polarity';
 import { type Token } from '@/core/step/tokens';
-import { remembered } from '../remembered';
 import { type ReadLine } from '../types';
 import {
   amountBehind,
@@ -28,7 +27,7 @@ import { PER_PIECE } from '@/core/recipe/each-last';
 import { EACH, isPerOne, onEach } from './for-each';
 import { MORE } from './kinds';
 import { isMeasure, STATES } from './measured';
-import { type Scan, type Source, textOf } from './scan';
+import { type Scan, type Source, readPhrase, textOf } from './scan';
 
 const AMOUNT_KEEPS =
   /\b(?:no|without|unsalted|unsweetened|salt-free|oil-free|sugar-free|salt free|drained|rinsed|in water|in oil|in brine|no added|(?:low|lower|reduced|less)[- ](?:salt|sodium|sugar|fat))\b/i;
@@ -248,12 +247,7 @@ export function mentionOf(
     if (one && start < from) notes += ` (${one})`;
     // "a slice of rye each (40 g)"
     const ofEach = each && start < from && !one ? (EACH_WEIGHED.exec(behind)?.[1] ?? '') : '';
-    const line = (text: string) =>
-      remembered(
-        { text, start: 0, end: text.length, section: null },
-        { ...scan.settings, corrections: {} },
-        allPieces ? scan.pieces : scan.servings,
-      );
+    const line = (text: string) => readPhrase(scan, text, allPieces ? scan.pieces : scan.servings);
     read = line(
       `${told ? `${textOf(source, s, start, from)} ${food.name.replace(/,.*$/, '')}` : phrase}${notes}${serves}${each}${ofEach}${start < from ? more : ''}`,
     );

@@ -7,6 +7,7 @@ import { STEP_WORDS } from '@/core/step/lexicon';
 import { type Polarity } from '@/core/step/polarity';
 import { cornersOfLine } from '../corners';
 import { type Cover } from '../refer';
+import { remembered } from '../remembered';
 import { type ReadLine, type ReadSettings, correctionOf } from '../types';
 
 export interface Source extends Stretch {
@@ -99,6 +100,14 @@ export function lineOf(
     missing: !food ? 'food' : own ? null : 'amount',
   };
 }
+
+/** Words of a sentence read as a line of ingredients, for so many; what a cook corrected elsewhere is not theirs. */
+export const readPhrase = (scan: Scan, text: string, servings = scan.servings): ReadLine =>
+  remembered(
+    { text, start: 0, end: text.length, section: null },
+    { ...scan.settings, corrections: {} },
+    servings,
+  );
 
 export const usual = (name: string, servings: number): { grams: Range; why: string } => {
   const rule = STEP_WORDS.amounts[name] ?? { grams: [0, 0, 0] as const, plate: false, why: '' };

@@ -15,9 +15,8 @@ import {
 import { isRemark } from '@/core/step/others';
 import { polarityOf, verbNegated } from '@/core/step/polarity';
 import { type Token } from '@/core/step/tokens';
-import { remembered } from '../remembered';
 import { type ReadLine } from '../types';
-import { foodsOf, isFigure, lineOf, SURE_OF_KIND, textOf, type Scan, type Source } from './scan';
+import { foodsOf, isFigure, lineOf, readPhrase, SURE_OF_KIND, textOf, type Scan, type Source } from './scan';
 import { methodLine } from './take';
 
 /** Measures of what goes into a pot; of none of them a length, a time or a tool is told. */
@@ -217,11 +216,7 @@ function barePinch(scan: Scan, source: Source, s: Sentence, c: ClauseSpan): void
   if (s.clauses.some((x) => foodsOf(s, x).length > 0) || isRemark(s, c)) return;
   const phrase = `a pinch of salt${s.tokens[at + 1]?.word === 'each' ? ' each' : ''}`;
   const span: [number, number] = [s.tokens[at - 1]?.start ?? 0, s.tokens[at]?.end ?? 0];
-  const read = remembered(
-    { text: phrase, start: 0, end: phrase.length, section: null },
-    { ...scan.settings, corrections: {} },
-    scan.servings,
-  );
+  const read = readPhrase(scan, phrase);
   scan.out.push(methodLine(source, span, phrase, read, 'optional'));
 }
 
@@ -309,11 +304,7 @@ export function strayAmounts(
     // "you salt it, half a teaspoon does the lot": so much is all of it
     if (named >= 0) scan.out.splice(named, 1);
     const at: [number, number] = [s.tokens[from]?.start ?? 0, s.tokens[to - 1]?.end ?? 0];
-    const read = remembered(
-      { text: phrase, start: 0, end: phrase.length, section: null },
-      { ...scan.settings, corrections: {} },
-      scan.servings,
-    );
+    const read = readPhrase(scan, phrase);
     scan.out.push(
       read.missing === null
         ? methodLine(source, at, phrase, read, polarity)
