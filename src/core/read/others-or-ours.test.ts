@@ -43,18 +43,79 @@ const OURS = [
   'There is no recipe, just 2 tbsp tahini at the end.',
   'I didn’t have lemon so it was 2 tbsp tahini.',
   'If there’s no lemon, 2 tbsp tahini goes in all the same.',
+  'I got this from my aunt, and I add 2 tbsp tahini.',
+  'Don’t be tempted by butter, stir in 2 tbsp tahini.',
+  'You can’t make it without 2 tbsp tahini.',
+  'We had no lemon, so 2 tbsp tahini went in.',
 ];
 
 test.each(OURS)('what goes in here is counted: %s', (told) => {
   expect(high(told)).toBeGreaterThan(25);
 });
 
-// still lost: where one of these is cured it moves up
-test.failing.each([
-  'I got this from my aunt, and I add 2 tbsp tahini.',
-  'Don’t be tempted by butter, stir in 2 tbsp tahini.',
-  'You can’t make it without 2 tbsp tahini.',
-  'We had no lemon, so 2 tbsp tahini went in.',
-])('not counted yet: %s', (told) => {
-  expect(high(told)).toBeGreaterThan(25);
+/** What is told before a deed of one's own, with a refusal, a time, a book or somebody else in it. */
+const TOLD_BEFORE = [
+  'I got this from my aunt',
+  'We had no lemon',
+  'Don’t be tempted by butter',
+  'It was butter once',
+  'My gran never did this',
+  'There’s no cream in it',
+  'I don’t like it plain',
+  'It used to be dull',
+  'You won’t find this in books',
+  'Nobody here eats butter',
+  'It isn’t rich',
+  'I never measure',
+  'This isn’t the classic',
+  'She always said it was too thin',
+  'We can’t have dairy',
+  'Although the original had cream',
+  'Last time it was bland',
+  'The shop ones are greasy',
+  'Never mind the recipe',
+  'Mum would have used cream',
+  'I’ve stopped using butter',
+  'The original calls for butter',
+];
+const BEGINS_ANEW = [
+  ', so I add X.',
+  ', and I stir in X.',
+  ' so X goes in.',
+  ' so X went in.',
+  '; stir in X.',
+  ' - add X.',
+  '. Add X.',
+  ', but X makes it rich.',
+  ', so in goes X.',
+  ', hence X.',
+  ', I put in X.',
+  ' so there’s X in it.',
+  ', which is why X goes in.',
+  ' but I add X.',
+  ', we have X.',
+  ' (I add X).',
+  ', just X.',
+];
+
+test.each(TOLD_BEFORE)('what is told before turns nothing that begins anew: %s', (told) => {
+  const lost = BEGINS_ANEW.filter((x) => !(high(told + x.replace('X', '2 tbsp tahini')) > 25));
+  expect(lost).toEqual([]);
+});
+
+test.each([
+  'It was 2 tbsp tahini once, now I use lemon.',
+  'Most people add 2 tbsp tahini, I don’t.',
+  'My gran would stir in 2 tbsp tahini, I use lemon.',
+  'It used to be 2 tbsp tahini, so I was told.',
+  'Mum stirred in 2 tbsp tahini, so I hear.',
+  'My gran fries it and stirs in 2 tbsp tahini.',
+  'I never add 2 tbsp tahini.',
+  'I used to stir in 2 tbsp tahini, but no more.',
+  'We don’t bother with 2 tbsp tahini, but you can.',
+  'The original has 2 tbsp tahini, I have none.',
+])('another’s or refused, though a deed follows: %s', (told) => {
+  expect(
+    soupWith('', told).lines.some((l) => !l.optional && l.foods.some((f) => f.food?.id === 'tahini')),
+  ).toBe(false);
 });

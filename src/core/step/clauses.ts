@@ -12,6 +12,7 @@ import {
   verbOf,
   type VerbHit,
 } from './lexicon';
+import { freshStarts } from './fresh';
 import { DOES, OWNERS, PAST, PEOPLE } from './people';
 import type { Token } from './tokens';
 
@@ -35,6 +36,8 @@ export interface ClauseSpan {
   readonly verbAt: number;
   /** The word that opens it: "if", "until". */
   readonly opener: string | null;
+  /** True where what is done here begins anew, and nothing told before it turns it. */
+  readonly fresh: boolean;
 }
 
 /** A sentence cut into clauses, with what its tokens name. */
@@ -49,6 +52,13 @@ export interface Sentence {
   /** True where a question mark ends it. */
   readonly asks: boolean;
 }
+
+/** Where what is told anew before a token begins: the sentence's own beginning, or the last place where it began again. */
+export const anewFrom = (s: Sentence, at: number): number => {
+  let from = s.from;
+  for (const c of s.clauses) if (c.fresh && c.from <= at) from = c.from;
+  return from;
+};
 
 const ENDS = new Set(['.', '!', ';', '\n', '…', '?']);
 const MOST_LABEL = 5;
@@ -288,6 +298,7 @@ function clausesOf(
 ): ClauseSpan[] {
   const starts = new Map<number, { verb: VerbHit | null; verbAt: number; opener: string | null }>();
   starts.set(from, { verb: null, verbAt: -1, opener: null });
+  const fresh = freshStarts(tokens, from, to, named);
   let current = from;
   const open = (at: number, verb: VerbHit | null, verbAt: number, opener: string | null) => {
     // what leads to the deed belongs to it: "and then gently", "do not"
@@ -295,7 +306,7 @@ function clausesOf(
     const ownWord = tokens[at]?.glued || tokens[at - 1]?.word === 'dry';
     let begin = verb && ownWord && at - 1 > current ? at - 1 : at;
     let joined = false;
-    while (begin > current) {
+    while (begin > current && !fresh.has(begin)) {
       const w = tokens[begin - 1] as Token;
       // "cover tightly and cook": what stands before the "and" belongs to the first deed
       if (joined && isAdverb(w.word)) break;
@@ -320,6 +331,10 @@ function clausesOf(
   };
   for (let i = from; i < to; i += 1) {
     const t = tokens[i] as Token;
+    if (fresh.has(i)) {
+      current = i;
+      starts.set(i, { verb: null, verbAt: -1, opener: null });
+    }
     const own = starts.get(current);
     // "if it sticks, add oil": a comma ends the condition
     if (
@@ -424,6 +439,11 @@ function clausesOf(
   }
   const sorted = [...starts.entries()].sort((a, b) => a[0] - b[0]);
   return sorted
-    .map(([begin, s], k): ClauseSpan => ({ from: begin, to: sorted[k + 1]?.[0] ?? to, ...s }))
+    .map(([begin, s], k): ClauseSpan => ({
+      from: begin,
+      to: sorted[k + 1]?.[0] ?? to,
+      fresh: fresh.has(begin),
+      ...s,
+    }))
     .filter((c) => c.to > c.from);
 }

@@ -1,5 +1,5 @@
 import { rememberPart } from '@/core/memo';
-import { KNOWS, type ClauseSpan, type Sentence } from './clauses';
+import { anewFrom, KNOWS, type ClauseSpan, type Sentence } from './clauses';
 import { DOES, OWNERS, PAST, PEOPLE } from './people';
 import {
   AUXILIARIES,
@@ -149,7 +149,7 @@ const THEN = new Set(
   'when days book original originally ago youth childhood back then magazine recipe'.split(' '),
 );
 /** "when your father was alive it was peanut butter and a slug of oil", "in the book it was 100 g butter": of then. */
-function wasThen({ tokens, named, from: opens }: Sentence, from: number): boolean {
+function wasThen({ tokens, named, from: begins }: Sentence, opens: number, from: number): boolean {
   for (let k = from - 2; k > opens; k -= 1) {
     const passed = wordAt(tokens, k + 1);
     // somebody does something in between
@@ -159,24 +159,29 @@ function wasThen({ tokens, named, from: opens }: Sentence, from: number): boolea
     const of =
       tokens[k + 2]?.kind === 'number' ||
       ['a', 'an', 'all', 'always', 'just', 'still'].includes(wordAt(tokens, k + 2)) ||
-      named[k + 2 - opens]?.kind === 'food';
+      named[k + 2 - begins]?.kind === 'food';
     return of && wordAt(tokens, k - 1) !== 'when' && tokens.slice(opens, k).some((t) => THEN.has(t.word));
   }
   return false;
 }
 
 /** "the icing was 100 g butter, now it's yoghurt": what it was, and is no more. */
-export const isBygone = (s: Sentence, from: number): boolean =>
-  opensBygone(s, s.from, from) ||
-  wasThen(s, from) ||
-  (s.tokens.slice(s.from, from).some((t) => BYGONE.has(t.word)) &&
-    !s.tokens.slice(s.from, from).some((t) => NOW.has(t.word)) &&
-    s.tokens
-      .slice(from, s.to)
-      .some(
-        (t, i) =>
-          NOW.has(t.word) && [',', ';', '-', '—', 'and', 'but'].includes(wordAt(s.tokens, from + i - 1)),
-      ));
+export function isBygone(s: Sentence, from: number): boolean {
+  const anew = anewFrom(s, from);
+  const before = s.tokens.slice(anew, from);
+  return (
+    opensBygone(s, anew, from) ||
+    wasThen(s, anew, from) ||
+    (before.some((t) => BYGONE.has(t.word)) &&
+      !before.some((t) => NOW.has(t.word)) &&
+      s.tokens
+        .slice(from, s.to)
+        .some(
+          (t, i) =>
+            NOW.has(t.word) && [',', ';', '-', '—', 'and', 'but'].includes(wordAt(s.tokens, from + i - 1)),
+        ))
+  );
+}
 
 /**
  * True where a sentence's first clause takes back what the sentence before it told: "Skip that."
@@ -355,7 +360,7 @@ function deniesThat(s: Sentence, next: ClauseSpan): boolean {
 export function othersWay(s: Sentence, c: ClauseSpan, from: number): 'remark' | 'optional' | null {
   if (onTheirs(s, c, from)) return 'optional';
   if (isSomeOfUs(s, c)) return 'optional';
-  if (isSeenElsewhere(null, s)) return 'remark';
+  if (anewFrom(s, from) === s.from && isSeenElsewhere(null, s)) return 'remark';
   if (isTheirDish(s, c, from)) return 'remark';
   const listed = othersAt(s, c);
   const ours = s.clauses.slice(s.clauses.indexOf(c) + 1).some((next) => saysOurs(s, next.from));
@@ -455,13 +460,14 @@ function isNeverDone(s: Sentence, c: ClauseSpan): boolean {
 }
 
 /** "…are fried in half a pint of oil in the shops; ours are baked": another kitchen's way. */
-function isDoneElsewhere({ tokens, from }: Sentence, c: ClauseSpan): boolean {
+function isDoneElsewhere(s: Sentence, c: ClauseSpan): boolean {
+  const { tokens } = s;
   // "stir in the pesto they sell in the shop" is done here
   const they = wordAt(tokens, c.verbAt - 1) === 'they';
   if (c.verb?.form === 'base' && !they && !AUXILIARIES.has(wordAt(tokens, c.verbAt - 1))) return false;
   if (tokens.slice(c.from, c.to).some((t) => BUYING.has(t.word))) return false;
   // "in the café they use 25 g butter"
-  for (let k = they ? from : c.from; k + 2 < c.to; k += 1)
+  for (let k = they ? anewFrom(s, c.from) : c.from; k + 2 < c.to; k += 1)
     if (
       ['in', 'at'].includes(wordAt(tokens, k)) &&
       ['the', 'most', 'many', 'some'].includes(wordAt(tokens, k + 1)) &&
@@ -577,7 +583,7 @@ export const isRemark = rememberPart((s: Sentence, c: ClauseSpan): boolean => {
     const opens = ['and', 'but', 'so', 'then', 'now'].includes(wordAt(s.tokens, own.from))
       ? own.from + 1
       : own.from;
-    if (PRESENT_SUBJECTS.has(wordAt(s.tokens, opens)) || own.verb?.form === 'base') return false;
+    if (own.fresh || PRESENT_SUBJECTS.has(wordAt(s.tokens, opens)) || own.verb?.form === 'base') return false;
   }
   return false;
 });

@@ -181,7 +181,7 @@ export function take(scan: Scan, source: Source, s: Sentence, c: ClauseSpan, m: 
   // "makes 24 cookies", "Yield: 24 cookies" say what it is, not what goes in
   const before = s.tokens.slice(c.from, m.from);
   // "serves 4 with 2 rotis each": what is eaten with it
-  const beside = before.some((t) => t.word === 'with' || t.word === 'over');
+  const beside = before.some((t) => ['with', 'without', 'over'].includes(t.word));
   const yields = !beside && [...s.label, ...before].some((t) => YIELDS.has(t.word));
   if (m.stated && yields && c.verb?.form !== 'base') return;
   if (FATS.has(m.food.kind)) scan.fat = true;
