@@ -78,6 +78,8 @@ const upTo = (one: Range, servings: number): Range => ({
   high: one.high * Math.max(1, servings),
 });
 
+const AMOUNT_LEFT =
+  /^(?:(?!\b(?:in|on|to|for)\b)[^\d])*\d[\d./]* ?(?:tbsps?|tsps?|tablespoons?|teaspoons?|cups?|g|kg|ml|oz|lbs?)\b/;
 const CUBE = /\b(?:cube|tablet|pot)$/;
 
 /** Kinds of which even very much brings nothing that a limit looks at. */
@@ -121,7 +123,11 @@ function readFood(
       const of = one && weigh(one, f, settings.measures);
       if (of) return { ...of, readings: ['no number: one'] };
     }
-    if (words.measures.length === 0 || PIECE_ONLY_ARTICLE(words)) return unsaid(f, line.purpose, servings);
+    if (words.measures.length === 0 || PIECE_ONLY_ARTICLE(words)) {
+      // an amount that stands among its words was not understood
+      if (AMOUNT_LEFT.test(words.food)) return MATTERS_LITTLE.has(f.kind) ? anyAmount(f, servings) : null;
+      return unsaid(f, line.purpose, servings);
+    }
     if (few) return few;
     const purposed =
       line.purpose !== null && words.measures.every((m) => m.unit === null)

@@ -3,7 +3,7 @@ import { Reader, type Measure, type Three } from './reader';
 
 /** "if you're allowed it", "when we have them": outside brackets, to the end of the line. */
 const IF_TAIL =
-  /,?\s+\b(?:if|when|unless)\s+(?:you|i|we|they|he|she|the|your|it|there|any(?:one|body)|no ?one|people|kids|needed|necessary|possible|available|allowed|in season|feeling|not)\b[^()]*$/;
+  /,?\s+\b(?:if|when|unless)\s+(?:you|i|we|they|he|she|the|your|it|there|any(?:one|body)|no ?one|people|kids|needed|necessary|possible|available|allowed|in season|feeling|not)\b[^()]*?(?=,\s*(?:(?:about|around|maybe|say|just|only) )?(?:\d|half an? )|$)/;
 /** "(I use none)", "(I only take half, the rest freezes)", "(we do 3)": what the cook really takes. */
 const OWN_WAY =
   /\(\s*(?:[^()]{0,40}?(?:\bso\s+|[,;]\s*(?:but\s+)?))?(?:i|we)(?:'ve|'m|'re| have| am| are)?\s+(?:only |just |usually |now |always |often |mostly |normally )?(?:(?:gone |got |come |cut (?:it |this |that )?)?(?:right |way )?down to|use|used|put|take|took|do|did|have|add|added|weigh(?:ed)?|make it|make that|made it)\s*:?\s+(?:only |just |about )?([^()]*)\)/;

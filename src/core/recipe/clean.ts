@@ -165,6 +165,14 @@ export function clean(line: string): string {
       .replace(/(?<![\d/])(\d{1,6}\/\d{1,6})(?=[a-zA-Z])/g, '$1 ')
       // "1 tbsp chilli powder *": there is a footnote
       .replace(/(?<=[a-z)]) {0,2}(?:\*{1,3}|[†‡])$/i, '')
+      .replace(/[{}]/g, (mark) => (mark === '{' ? '(' : ')'))
+      .replace(/(?<=^|[ (])c\. ?(?=\d)/gi, 'about ')
+      .replace(
+        /\bbetween (\d[\d./]*|an?|half an?|half|one|two|three|four) and (?=\d|an? |one |two |three |four |five |six )/gi,
+        '$1 to ',
+      )
+      // "1+ tsp", "1 or more tsp"
+      .replace(/^(\W*)(\d[\d./]*)(?: ?\+| or more)(?= ?[a-z])/i, '$1at least $2')
       // two typed hyphens are a dash
       .replace(/ -{2,3} /g, ' - ')
       .replace(/ {2,}/g, ' ')

@@ -5,6 +5,7 @@ import { ASIDES, asidesOf } from './asides';
 import { AND, noteAlternatives, PREPARATION, splitAlternatives } from './alternatives';
 import { clean, markerLength } from './clean';
 import { amountBehind } from './behind';
+import { orMore } from './or-more';
 import { bracketEquivalent, readMeasure, readMeasures } from './measures';
 import { plainTalk, struck } from './talk';
 import { mul, Reader, type Measure, type Measures, type Three } from './reader';
@@ -59,7 +60,7 @@ const SIZE_OF =
   /,?\s*\b(?:about |roughly )?the size of (?:an? |your )?[a-z]+\b|\b(?!(?:small|medium|large|thumb|bite|family|of|same)\b)[a-z]+[- ]siz(?:ed|e)\b/;
 /** "a little avocado", "a bit of tofu": an amount not said; "a little splash of it" is one. */
 const A_LITTLE =
-  /^\s*(?:just )?an? (?:(?:wee|tiny|little) )?(?:little|bit|touch|tad)(?: (?:bit|more|extra))?(?: of)?(?: the)? +(?=[a-z])/;
+  /^\s*(?:just )?an? (?:(?:wee|tiny|little) )?(?:little|bit|touch|tad)(?: (?:bit|more|extra|less))?(?: of)?(?: the)? +(?!than\b|over\b|under\b)(?=[a-z])/;
 /** "water the mushrooms soaked in": what a food was before is no part of its name. */
 const WAS =
   /(?<=[a-z])\s+(?:(?:that|which) (?:the )?|the )[a-z]+(?: (?:was|were|have been|had been))? (?:soaked|cooked|boiled|steeped|simmered) in\b/;
@@ -208,6 +209,55 @@ const TOLD_BEHIND = /^\s*([a-zà-ÿ' -]{3,40}?)\s*(\([^()]*\d[^()]*\))\s+([a-zà
 const namesNone = (whole: string, end: string): boolean =>
   foodOfName(tokens(whole)) === undefined && foodOfName(tokens(end)) === undefined;
 
+/** "a": one of it, where no measure stands with it. */
+const isArticle = (m: Measure): boolean => m.unit === null && m.each === null && !m.stated;
+
+const isFood = (words: string): boolean => foodOfName(tokens(words)) !== undefined;
+const AMOUNT_OPENS = /(?<![^\s(])(?=\d|[½⅓⅔¼¾⅛]|(?:half|two|three|four|five|six)\s|an?\s)/g;
+/** A spoon that is only praised: "another tbsp", "full tsp". */
+const PRAISED =
+  /^\s*(?:(?:another|one more|full|whole|single|proper|decent|nice|lovely|big)\s+)+(?=(?:tbsps?|tsps?|tablespoons?|teaspoons?|cups?|mugs?)\b)/;
+const MOST_WORDS_BEFORE = 5;
+
+/** An amount in the middle of a food's words, behind others that name no food; null where none stands there. */
+function amountInside(words: string): { measures: readonly Measure[]; food: string } | null {
+  const praised = words.replace(PRAISED, '1 ');
+  for (const { index } of praised.matchAll(AMOUNT_OPENS)) {
+    const before = praised.slice(0, index).trim().split(/\s+/).filter(Boolean);
+    if (before.length > MOST_WORDS_BEFORE) return null;
+    if (before.some((_, i) => [1, 2].some((n) => isFood(before.slice(i, i + n).join(' '))))) return null;
+    const r = new Reader(praised, praised);
+    r.at = index;
+    const { measures } = readMeasures(r);
+    const food = praised.slice(r.at).trim();
+    const weighed = measures[0]?.unit?.kind === 'mass' || measures[0]?.unit?.kind === 'volume';
+    if (weighed && food) return { measures, food };
+  }
+  return null;
+}
+
+/** "=2 tbsp", "tahini > 2 tbsp", "tahini....2 tbsp". */
+const SIGNS = /(?<![-=<>\w] ?)(?<=^|[a-z)] ?)(?:[=<>]|\.{2,})\s*(?=\d)/gi;
+/** Words by which an amount in a note is another's, of then, of a packet or of what is in it. */
+const NOT_ITS_AMOUNT =
+  /\b(?:was|were|used|originals?|originally|book|recipe|instead|than|not|no|never|per|calls?|says?|said|each|apiece|of (?:fat|salt|sugar)|fat|sugars?|protein|fibre|carbs?|kcal|tins?|jars?|packs?|packets?|bags?|bottles?|makes|from|about to|old|with|water|in|trad|traditionally|an? (?:pot|head|bowl|plate|person|serving|portion|slice|piece|jar|glass|go|time|day|week))\b/;
+/** "tahini (only 150 g this time)", "salt – 1 tsp is plenty": an amount anywhere in what is told of a food. */
+function amountTold(food: string, notes: string): { measures: readonly Measure[]; food: string } | null {
+  if (!/\d/.test(notes) && !/spoon/.test(notes)) return null;
+  for (const piece of notes.split(/[,;()]|\s[-–—]\s/)) {
+    if (NOT_ITS_AMOUNT.test(piece)) continue;
+    for (const { index } of piece.matchAll(AMOUNT_OPENS)) {
+      const r = new Reader(piece, piece);
+      r.at = index;
+      const { measures } = readMeasures(r);
+      const weighed = measures[0]?.unit?.kind === 'mass' || measures[0]?.unit?.kind === 'volume';
+      const behind = piece.slice(r.at).trim().split(/\s+/).filter(Boolean);
+      if (weighed && !behind.some(isFood)) return { measures, food };
+    }
+  }
+  return null;
+}
+
 /** "1 tsp", "another ¼ tsp", "2 more": an amount and nothing else. */
 function furtherMeasure(words: string): Measure | null {
   const plain = words
@@ -266,6 +316,7 @@ const withoutOthers = (notes: string): string => notes.replace(/(?:^|,)\s*or\s+(
 /** Reads one ingredient line into amounts and words. Never fails: what is no amount stays words. */
 export function readLineWords(line: string): LineWords {
   let written = forSome(turnArrow(plainTalk(clean(struck(line.slice(markerLength(line)))))));
+  written = written.replace(SIGNS, ' - ');
   const refused = REFUSED.exec(written)?.[0] ?? '';
   written = written.slice(refused.length);
   // "no oil no ghee": each of them
@@ -485,13 +536,21 @@ export function readLineWords(line: string): LineWords {
       if (tail.source === bare) bare = tail.before;
     }
   }
+  const noteText = notes.filter(Boolean).join(', ');
+  // "only 2 tbsp tahini", "a lovely big 30 g nuts": behind words that name nothing
+  const unsaid = measures.length === 0 || (measures.length === 1 && isArticle(measures[0] as Measure));
+  const inside = unsaid && !equivalent ? (amountInside(bare) ?? amountTold(bare, noteText)) : null;
+  if (inside) {
+    measures = inside.measures;
+    bare = inside.food;
+  }
+  if (!more && !starts) measures = orMore(measures, cleaned.toLowerCase());
   if (orSo)
     measures = measures.map((m) => ({
       ...m,
       factor: mul(m.factor, ABOUT.factor),
       readings: [...m.readings, `“or so”: ${ABOUT.why}`],
     }));
-  const noteText = notes.filter(Boolean).join(', ');
   const orSplit = splitAlternatives(bare);
   const instead = own?.food ? [own.food] : [];
   const alternatives = [...instead, ...orSplit.alternatives, ...noteAlternatives(noteText)].map((other) => {

@@ -61,6 +61,21 @@ function unitBehindSizes(r: Reader, from: number): boolean {
   return unit !== undefined && unit.id !== 'half';
 }
 
+/** Words that say how much only where a measure follows: "good tomatoes" are none. */
+const NEEDS_MEASURE = new Set(['small', 'generous', 'over', 'under']);
+/** "2 tbsp" behind a word such as "good". */
+function numberThenUnit(r: Reader): unknown {
+  const q = readQuantity(r.text, r.at);
+  if (!q || q.article) return null;
+  const gap = /^[ -]*/.exec(r.text.slice(q.end))?.[0].length ?? 0;
+  const unit = readUnit(r.text, r.written, q.end + gap)?.unit;
+  return unit?.kind === 'mass' || unit?.kind === 'volume' ? unit : null;
+}
+
+/** "a scant 150 g", "another 2 tbsp", "the whole 80 g", "an extra 2": words in front of a number that are none themselves. */
+const LEADS_NUMBER =
+  /\s*(?:(?:another|these|those|the|my|our)\s+(?:(?:further|extra|additional|mere|whole|full|entire|other|last|final|good|nice|decent|proper|bare|lovely)\s+)*|an?\s+(?:(?:further|extra|additional|mere|whole|full|entire|other|last|final|nice|decent|proper|bare|lovely)\s+)+|an?\s+(?=(?:scant|generous|heaped|heaping|rounded|level|good|big|large|packed|fat|healthy|hefty)\s))(?=(?:(?:scant|generous|heaped|heaping|rounded|level|good|big|large|packed|fat|healthy|hefty|about|around)\s+)*(?:\d|[½⅓⅔¼¾⅛]|(?:two|three|four|five|six|seven|eight|nine|ten|twelve|half|couple)\b))/y;
+
 /** Reads one measure at the reader's place; null and unmoved where none stands. */
 export function readMeasure(r: Reader): Measure | null {
   const start = r.at;
@@ -75,8 +90,13 @@ export function readMeasure(r: Reader): Measure | null {
       const after = new Reader(r.text, r.written);
       after.at = m.end;
       after.space();
-      const sizeAlone = m.factor.id === 'small' || m.factor.id === 'generous';
-      if (sizeAlone && !readUnit(r.text, r.written, after.at) && !readModifier(r.text, after.at)) return;
+      const sizeAlone = NEEDS_MEASURE.has(m.factor.id);
+      const compares = m.factor.id === 'over' || m.factor.id === 'under';
+      const measured =
+        readUnit(r.text, r.written, after.at) ??
+        readModifier(r.text, after.at) ??
+        (compares ? readQuantity(r.text, after.at) : numberThenUnit(after));
+      if (sizeAlone && !measured) return;
       if ((sizeAlone || m.factor.id === 'packed') && readUnit(r.text, r.written, after.at)?.unit.package)
         return;
       factor = mul(factor, m.factor.factor);
@@ -85,6 +105,7 @@ export function readMeasure(r: Reader): Measure | null {
       r.skip(/\s*of\b/y);
     }
   };
+  r.skip(LEADS_NUMBER);
   modifiers();
   let q = readQuantity(r.text, r.at);
   if (!q) {
@@ -238,13 +259,35 @@ export function readMeasure(r: Reader): Measure | null {
 const PLUS = /\s*(?:\+|plus|and|&)\s*(?=(?:an? |about |scant |heap|\d|one |two |three |half ))/y;
 const SLASH = /\s*(?:\/|\bor\b|\|)\s*(?=(?:about )?\d)/y;
 
+const UP_TO = /\s*(?:-|to\b|up to\b|or)\s*(?=(?:an? |about |heaped |\d|one |two |three |half ))/y;
+
+/** "1 tsp to 1 tbsp", "½ cup - 200 ml": anything from the one to the other; null where they do not measure alike. */
+function spanned(one: Measure, other: Measure): Measure | null {
+  const [low, high] = [one, other].map((m) =>
+    m.unit?.size ? mul(mul(m.quantity, m.factor), m.unit.size) : null,
+  );
+  const alike = one.unit?.kind === other.unit?.kind && !one.each && !other.each;
+  if (!low || !high || !alike || one.unit === other.unit || high[2] <= low[2]) return null;
+  const per = one.unit?.size?.[1] ?? 1;
+  return {
+    ...one,
+    quantity: [low[0] / per, (low[1] + high[1]) / 2 / per, high[2] / per],
+    factor: ONE,
+    readings: [...one.readings, 'from the one to the other'],
+  };
+}
+
 /** Measures from the start of a text: those that add up, and one that says the same again. */
 export function readMeasures(r: Reader): Measures {
   const measures: Measure[] = [];
   let equivalent: Measure | null = null;
   const one = readMeasure(r);
   if (!one) return { measures, equivalent };
-  measures.push(one);
+  const opened = r.at;
+  const other = r.skip(UP_TO) ? readMeasure(r) : null;
+  const span = other ? spanned(one, other) : null;
+  if (!span) r.at = opened;
+  measures.push(span ?? one);
   for (;;) {
     const mark = r.at;
     if (r.skip(PLUS)) {

@@ -95,7 +95,7 @@ export function andAgain(line: string): string {
 const PACKS = 'block|tin|can|pack|packet|bag|jar|carton|tub|head|box|bunch';
 /** "half a block tofu, pressed, about 150 g": the weight of the half; in a bracket it may be that of the whole. */
 const PART_OF_PACK = new RegExp(
-  String.raw`^\s*(half|a quarter|1/2|1/4)(?: of)? (?:an? )?(?:${PACKS})s? (?:of )?([a-z][a-z -]*?)((?:,\s*[a-z ]+?)*)\s*([,(-]+)\s*(?:about |around |roughly |~ ?)?(\d+) ?(g|oz)\)?\s*$`,
+  String.raw`^\s*(half|a quarter|1/2|1/4)(?: of)? (?:an? |the |my |that |our )?(?:${PACKS})s? (?:of )?([a-z][a-z -]*?)((?:,\s*[a-z ]+?)*)\s*([,(-]+)\s*(?:about |around |roughly |~ ?)?(\d+) ?(g|oz)\)?\s*$`,
   'i',
 );
 export function partOfPack(line: string): string {

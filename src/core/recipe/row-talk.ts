@@ -1,5 +1,7 @@
 import { findFood, foodOfName, SURE } from '@/core/food/find';
 import { tokens } from '@/core/food/tokens';
+import { readQuantity } from '@/core/measure/quantity';
+import { readUnit } from '@/core/measure/units';
 import { clean } from './clean';
 import { COUNTED_BEHIND, ingredientScore, startsWithAmount, startsWithMeasure } from './score';
 import { placed, type Stretch } from './source';
@@ -61,12 +63,48 @@ const WITH_AMOUNT = /\d ?(?:g|kg|ml|oz|tbsps?|tsps?|cups?|tins?|cans?)\b/i;
 
 /** Words of a line that tells nothing more. */
 const SHORT = 8;
-/** "Dressing (2 tbsp oil, 1 tbsp vinegar)": a part and what it is made of; null where it is one food. */
+/** What is made of other foods by its name. */
+const A_PART =
+  /\b(?:dressing|vinaigrette|sauce|marinade|toppings?|filling|stuffing|dip|spread|glaze|base|slaw|salad|salsa|relish|gravy|drizzle|crumble|crust|batter|dough|garnish|icing|frosting|rub|seasoning|swirl|ta[dr]ka|paste|mix)$/i;
+/** "2 tbsp oil", "half a cabbage": an amount and a food that it is of. */
+const isCounted = (piece: string): boolean => {
+  const lower = clean(piece).toLowerCase();
+  const q = readQuantity(lower, 0);
+  if (!q) return false;
+  const gap = /^[ -]*/.exec(lower.slice(q.end))?.[0].length ?? 0;
+  const unit = readUnit(lower, lower, q.end + gap);
+  return isNamedFood(lower.slice(unit?.end ?? q.end).replace(/^\s*(?:of |small |large |big )*/, ''));
+};
+const isNamedFood = (words: string): boolean => (findFood(words, '', 1)[0]?.confidence ?? 0) >= SURE;
+
+/** "Dressing (2 tbsp oil, 1 tbsp vinegar)", "sauce = 150 g tahini + 1 lemon": a part and what it is made of; null where it is one food. */
 export function madeOf(row: Stretch): { name: string; list: Stretch } | null {
-  const m = /^([a-z][a-z' -]{2,30}?)\s*\(([^()]*,[^()]*)\)[.!]?\s*$/i.exec(row.text);
-  const [whole, name = '', list = ''] = m ?? [];
-  if (!whole || list.split(/[,;]/).filter((part) => startsWithMeasure(part.trim())).length < 2) return null;
-  const start = row.start + row.text.indexOf('(') + 1;
+  const m =
+    /^([a-z][a-z' -]{1,30}?)(?:\s*\(([^()]*)\)[.!]?|\s*=\s*(.*)|\s+(?:made |mixed |whisked )?(?:of|from|out of|(?<=^\S+\s+)with)\s+(?:just |only )?([^()]*)|\s+[-–—]\s+([^()]*)|,\s+([^()]*))\s*$/i.exec(
+      row.text,
+    );
+  const [whole, name = '', bracket, equal, of, dash, behind] = m ?? [];
+  const list = bracket ?? equal ?? of ?? dash ?? behind ?? '';
+  if (!whole || /[.!?:]\s/.test(list)) return null;
+  const pieces = list
+    .split(/[,;]|\s\+\s|\s&\s|\sand\s/)
+    .map((piece) => piece.trim())
+    .filter(Boolean);
+  const measured = pieces.filter((piece) => startsWithMeasure(piece)).length;
+  const part = A_PART.test(name.trim());
+  // "sauce, 150 g tahini"
+  // "sauce (tahini, 150 g)"
+  const plain = part && !/\s/.test(name.trim());
+  const ofOne =
+    plain && pieces.length === 2 && isNamedFood(pieces[0] ?? '') && startsWithMeasure(pieces[1] ?? '');
+  const madeSo =
+    ofOne ||
+    (part &&
+      pieces.some(isCounted) &&
+      (equal !== undefined || pieces.every((x) => isCounted(x) || isNamedFood(x.toLowerCase()))));
+  if (behind !== undefined && !plain) return null;
+  if (!madeSo && (measured < 2 || bracket === undefined || pieces.length < 2)) return null;
+  const start = row.start + row.text.indexOf(list, name.length);
   return { name, list: { text: list, start, end: start + list.length } };
 }
 

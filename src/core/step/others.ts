@@ -271,7 +271,10 @@ const saysNoNeed = ({ tokens }: Sentence, c: ClauseSpan): boolean =>
         wordAt(tokens, c.from + i - 1) === 'no' &&
         (c.from + i + 1 === c.to ||
           tokens[c.from + i + 1]?.kind === 'mark' ||
-          ['for', 'of', 'to', 'in'].includes(wordAt(tokens, c.from + i + 1))),
+          ['to', 'in'].includes(wordAt(tokens, c.from + i + 1)) ||
+          (['for', 'of'].includes(wordAt(tokens, c.from + i + 1)) &&
+            // "no need for more", "no need for oil" speak of another
+            (THAT.has(wordAt(tokens, c.from + i + 2)) || wordAt(tokens, c.from + i + 2) === 'any'))),
     );
 
 const SEES = new Set(['see', 'find', 'seen', 'read', 'meet', 'met', 'notice', 'found']);
@@ -421,7 +424,9 @@ function isWhatTheyHad({ tokens }: Sentence, c: ClauseSpan): boolean {
   for (let k = c.from; k < c.to - 1; k += 1) {
     if (
       wordAt(tokens, k + 1) !== 'what' ||
-      !['is', 'was', 'are', 'were', "that's"].includes(wordAt(tokens, k))
+      !['is', 'was', 'are', 'were', "that's"].includes(wordAt(tokens, k)) ||
+      // "2 tbsp tahini, which is what the original lacked"
+      wordAt(tokens, k - 1) === 'which'
     )
       continue;
     const next = wordAt(tokens, k + 2);
@@ -439,6 +444,10 @@ const NO_MORE = new Set(
   ),
 );
 
+/** "…, which you can't see": it is there. */
+const isUnseen = ({ tokens }: Sentence, subject: number): boolean =>
+  ['which', 'that'].includes(wordAt(tokens, subject - 1)) && wordAt(tokens, subject + 2) === 'see';
+
 /** A clause behind, of the same sentence, that says that it is never done here: "…, we never bother". */
 function isNeverDone(s: Sentence, c: ClauseSpan): boolean {
   const at = s.clauses.indexOf(c);
@@ -452,7 +461,7 @@ function isNeverDone(s: Sentence, c: ClauseSpan): boolean {
       (next.to - k <= 2 ||
         s.tokens[k + 2]?.kind === 'mark' ||
         DENIES.has(wordAt(s.tokens, k + 2)) ||
-        NO_MORE.has(wordAt(s.tokens, k + 2)));
+        (NO_MORE.has(wordAt(s.tokens, k + 2)) && !isUnseen(s, k)));
     if (never) return true;
     if (next.verb?.verb.brings && next.opener !== 'if') return false;
   }
@@ -521,6 +530,18 @@ function describes(s: Sentence, c: ClauseSpan, remark: number): boolean {
     (k) => WHICH_KIND.has(wordAt(s.tokens, k)) && s.named[k + 1 - s.from]?.kind === 'food',
   );
 }
+const COMPARES = new Set(['which', 'like', 'as', 'unlike', 'same', 'says', 'say', 'used']);
+/** "stir in 2 tbsp tahini, which isn't traditional", "…, as my aunt says": what is told of a food that goes in. */
+function isToldOf(s: Sentence, c: ClauseSpan, remark: number): boolean {
+  for (let k = remark; k > c.from; k -= 1) {
+    if (!COMPARES.has(wordAt(s.tokens, k))) continue;
+    const opens = s.tokens[k - 1]?.kind === 'mark' || ['as', 'like', 'just'].includes(wordAt(s.tokens, k));
+    const the = wordAt(s.tokens, k - 1) === 'the' && s.tokens[k - 2]?.kind === 'mark';
+    if (!opens && !the) continue;
+    return s.named.slice(c.from - s.from, k - s.from).some((n) => n?.kind === 'food');
+  }
+  return false;
+}
 const OWN_DEED = new Set('i we then and now so next also always normally , – - ('.split(' '));
 
 export const isRemark = rememberPart((s: Sentence, c: ClauseSpan): boolean => {
@@ -578,7 +599,7 @@ export const isRemark = rememberPart((s: Sentence, c: ClauseSpan): boolean => {
     const remark = REMARKS.has(s.tokens, own.from, own.to);
     // "half a teaspoon does most people" is enough for them
     const feeds = ENOUGH_FOR.has(wordAt(s.tokens, remark - 1)) && wordAt(s.tokens, remark + 1) === 'people';
-    if (remark >= 0 && !feeds && !describes(s, own, remark)) return true;
+    if (remark >= 0 && !feeds && !describes(s, own, remark) && !isToldOf(s, own, remark)) return true;
     // a subject of its own says what is done here
     const opens = ['and', 'but', 'so', 'then', 'now'].includes(wordAt(s.tokens, own.from))
       ? own.from + 1

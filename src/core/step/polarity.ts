@@ -448,7 +448,11 @@ function scanned(s: Sentence, c: ClauseSpan, i: number): Polarity | null {
       k += 1;
       continue;
     }
-    if (w === 'not' && !(c.verbAt > k && negatedVerb) && !AUXILIARIES.has(wordAt(tokens, k - 1))) {
+    if (
+      (w === 'not' || (w === 'never' && k > c.from)) &&
+      !(c.verbAt > k && negatedVerb) &&
+      !AUXILIARIES.has(wordAt(tokens, k - 1))
+    ) {
       // "not drained, three cloves of garlic": only the deed is refused
       const deedAlone = verbOf(next)?.form === 'ed' && s.named[k + 2 - s.from]?.kind !== 'food';
       if (!NOT_NEGATING.has(next) && next !== 'without' && !deedAlone) negated = true;
@@ -595,6 +599,13 @@ const KEEPS = new Set(['keep', 'save', 'reserve', 'freeze', 'store']);
 const isForAnother = ({ tokens }: Sentence, c: ClauseSpan, from: number): boolean =>
   KEEPS.has(c.verb?.verb.id ?? '') && c.verbAt < from && wordAt(tokens, from - 1) === 'for';
 
+/** "there's tahini in it, nobody minds": what is refused behind a mark behind a food is another thing. */
+function isSaidOfRest({ tokens }: Sentence, c: ClauseSpan, from: number, to: number): boolean {
+  if (tokens.slice(c.from, from).some((t) => NEGATORS.has(t.word))) return false;
+  const refused = tokens.slice(to, c.to).findIndex((t) => NEGATORS.has(t.word));
+  return refused > 0 && tokens.slice(to, to + refused).some((t) => t.kind === 'mark');
+}
+
 /**
  * Whether a food that a clause names goes into the dish. The scope of a negation follows the clause, not a count of
  * words: it ends where a new deed, a place, "only" or "but" begins; twice no is yes.
@@ -642,7 +653,7 @@ export function polarityOf(s: Sentence, c: ClauseSpan, from: number, to: number)
     const without = s.tokens.slice(c.from, from).some((t) => t.word === 'without');
     if (!omits && !without) {
       // a verb negated turns what it acts on, not what stands before it
-      if (c.verbAt < 0 || from > c.verbAt) return 'not';
+      if (c.verbAt < 0 ? !isSaidOfRest(s, c, from, to) : from > c.verbAt) return 'not';
     }
   }
   return theirs ?? (isOptional(s, c, from) ? 'optional' : 'do');
