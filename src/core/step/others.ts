@@ -263,19 +263,17 @@ export function isReplaced(s: Sentence, c: ClauseSpan): boolean {
 const NEEDING = new Set(['need', 'call', 'reason', 'point', 'cause']);
 /** "…, but there's no call for it": a clause that says that it is not needed. */
 const saysNoNeed = ({ tokens }: Sentence, c: ClauseSpan): boolean =>
-  tokens
-    .slice(c.from, c.to)
-    .some(
-      (t, i) =>
-        NEEDING.has(t.word) &&
-        wordAt(tokens, c.from + i - 1) === 'no' &&
-        (c.from + i + 1 === c.to ||
-          tokens[c.from + i + 1]?.kind === 'mark' ||
-          ['to', 'in'].includes(wordAt(tokens, c.from + i + 1)) ||
-          (['for', 'of'].includes(wordAt(tokens, c.from + i + 1)) &&
-            // "no need for more", "no need for oil" speak of another
-            (THAT.has(wordAt(tokens, c.from + i + 2)) || wordAt(tokens, c.from + i + 2) === 'any'))),
-    );
+  tokens.slice(c.from, c.to).some(
+    (t, i) =>
+      NEEDING.has(t.word) &&
+      wordAt(tokens, c.from + i - 1) === 'no' &&
+      (c.from + i + 1 === c.to ||
+        tokens[c.from + i + 1]?.kind === 'mark' ||
+        ['to', 'in'].includes(wordAt(tokens, c.from + i + 1)) ||
+        (['for', 'of'].includes(wordAt(tokens, c.from + i + 1)) &&
+          // "no need for more", "no need for oil" speak of another
+          (THAT.has(wordAt(tokens, c.from + i + 2)) || wordAt(tokens, c.from + i + 2) === 'any'))),
+  );
 
 const SEES = new Set(['see', 'find', 'seen', 'read', 'meet', 'met', 'notice', 'found']);
 const SEEING = new Set(["you'll", "you'd", 'you', "i've", "we've", 'i', "you've"]);

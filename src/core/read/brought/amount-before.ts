@@ -48,7 +48,7 @@ export function amountStart(s: Sentence, c: ClauseSpan, from: number): number {
       continue;
     }
     // "2 teaspoons of the low salt bouillon" is so much of it
-    if (t.word === 'the' && s.tokens[k - 2]?.word === 'of' && SPOONS.test(s.tokens[k - 3]?.word ?? '')) {
+    if (DEFINITE.has(t.word) && s.tokens[k - 2]?.word === 'of' && SPOONS.test(s.tokens[k - 3]?.word ?? '')) {
       k -= 1;
       continue;
     }

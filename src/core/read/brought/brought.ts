@@ -20,6 +20,7 @@ import { PRESSED } from './amount-before';
 import { mentionOf, type Mention } from './mention';
 import { larger } from './more';
 import { namerOf } from './namer';
+import { orphanAmounts } from './orphans';
 import { type Scan, type Source, foodsOf, SURE_OF_KIND } from './scan';
 import { strayAmounts } from './stray';
 import { take } from './take';
@@ -247,6 +248,11 @@ export function broughtBy(
       unknowns(scan, source, sentence, c);
       strayAmounts(scan, source, sentence, c, before);
     }
+  });
+  sentences.forEach(({ source, sentence }, i) => {
+    const previous = sentences[i - 1];
+    if (isFigures(sentence) || sentence.clauses.some((c) => back.has(c))) return;
+    orphanAmounts(scan, source, sentence, previous?.source === source ? previous.sentence : undefined);
   });
   larger(scan);
   return scan.out.filter((line) => !toldAgain(line, scan.out));

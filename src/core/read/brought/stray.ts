@@ -163,7 +163,7 @@ const endsHere = (s: Sentence, at: number): boolean =>
 const ON_EACH = /^\s*(?:(?:on|over|for|in|to) )?(?:each|apiece|every (?:one|bowl|plate))\b/i;
 
 /** Words behind a measure that say how a mixture is set out: "quarter cup scoops". */
-const SET_OUT = new Set(
+export const SET_OUT = new Set(
   'scoop scoops scoopful scoopfuls mound mounds blob blobs ladle ladles ladleful ladlefuls dollop dollops heap heaps portion portions ball balls patty patties round rounds puddle puddles spoonfuls'.split(
     ' ',
   ),
