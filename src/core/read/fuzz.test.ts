@@ -98,7 +98,8 @@ describe('whatever is written', () => {
         const text = rows.join('\n');
         const r = parseRecipe(text);
         for (const part of [...r.lines, ...r.steps, ...r.notes])
-          expect(text.slice(part.start, part.end)).toBe(part.text);
+          // rows that were broken to a width are one again
+          expect(text.slice(part.start, part.end).replace(/\n/g, ' ')).toBe(part.text);
       }),
       { numRuns: 300 },
     );

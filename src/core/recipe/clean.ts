@@ -45,7 +45,7 @@ const SUB: Record<string, string> = {
 const VULGAR_CLASS = `[${Object.keys(VULGAR).join('')}]`;
 
 const BULLET =
-  /^\s*(?:[-*•‣▪◦●○·–—+□☐☑✓✔]\s+|#{1,6}\s+(?=[\d½¼¾⅓⅔⅛])|[-–—](?=[\d½¼¾⅓⅔⅛]|[a-z]{3})|[•‣▪◦●○□☐☑▢✓✔]\s*|\[[ xX]?\]\s*|\p{Extended_Pictographic}\ufe0f?\s*)+/u;
+  /^\s*(?:>+(?=\s|$)\s*|[-*•‣▪◦●○·–—+□☐☑✓✔]\s+|#{1,6}\s+(?=[\d½¼¾⅓⅔⅛])|[-–—](?=[\d½¼¾⅓⅔⅛]|[a-z]{3})|[•‣▪◦●○□☐☑▢✓✔]\s*|\[[ xX]?\]\s*|\p{Extended_Pictographic}\ufe0f?\s*)+/u;
 const NUMBERING = /^\s*(?:step\s+)?\d{1,2}(?:\s*[.):]|\/)(?=\s+\S)\s+/i;
 
 /** Leading bullets, check boxes and list numbers of a line, as the length they take. */
@@ -136,6 +136,8 @@ export function stripMarkdown(line: string): string {
  */
 export function clean(line: string): string {
   let text = stripMarkdown(line);
+  // a table's frame
+  if (text.includes('|')) text = text.replace(/^\s*\|\s*|\s*\|\s*$/g, '');
   if (text.includes('w/') || text.includes('W/'))
     text = text.replace(/\bw\/o(?![a-z])/gi, 'without').replace(/\bw\/ ?(?=\S)/gi, 'with ');
   if (text.includes(' w ')) text = text.replace(/(?<=[a-z)]) w (?=[a-z])/gi, ' with ');

@@ -236,8 +236,13 @@ function amountInside(words: string): { measures: readonly Measure[]; food: stri
   return null;
 }
 
+/** "tahini = 150 g", "olive oil x 5 tbsp": a food and its amount. */
+const EQUALS =
+  /^([a-z][a-z' -]{1,40}?)\s*(?:=|\sx)\s*(?=\d[\d./]*\s?(?:g|kg|ml|l|oz|lbs?|tbsps?|tsps?|cups?|tins?|cans?|jars?|litres?)\b|\d{1,2}\s*$)/i;
+const withDash = (line: string): string =>
+  line.replace(EQUALS, (said, name: string) => (isFood(name.toLowerCase()) ? `${name} - ` : said));
 /** "=2 tbsp", "tahini > 2 tbsp", "tahini....2 tbsp". */
-const SIGNS = /(?<![-=<>\w] ?)(?<=^|[a-z)] ?)(?:[=<>]|\.{2,})\s*(?=\d)/gi;
+const SIGNS = /(?<![-=<>] ?)(?<=^|[a-z)] ?)(?:[=<>]|\.{2,})\s*(?=\d)/gi;
 /** Words by which an amount in a note is another's, of then, of a packet or of what is in it. */
 const NOT_ITS_AMOUNT =
   /\b(?:was|were|used|originals?|originally|book|recipe|instead|than|not|no|never|per|calls?|says?|said|each|apiece|of (?:fat|salt|sugar)|fat|sugars?|protein|fibre|carbs?|kcal|tins?|jars?|packs?|packets?|bags?|bottles?|makes|from|about to|old|with|water|in|trad|traditionally|an? (?:pot|head|bowl|plate|person|serving|portion|slice|piece|jar|glass|go|time|day|week))\b/;
@@ -315,7 +320,7 @@ const withoutOthers = (notes: string): string => notes.replace(/(?:^|,)\s*or\s+(
 
 /** Reads one ingredient line into amounts and words. Never fails: what is no amount stays words. */
 export function readLineWords(line: string): LineWords {
-  let written = forSome(turnArrow(plainTalk(clean(struck(line.slice(markerLength(line)))))));
+  let written = forSome(turnArrow(plainTalk(withDash(clean(struck(line.slice(markerLength(line))))))));
   written = written.replace(SIGNS, ' - ');
   const refused = REFUSED.exec(written)?.[0] ?? '';
   written = written.slice(refused.length);

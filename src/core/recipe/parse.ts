@@ -11,6 +11,7 @@ import {
   LETTER,
   LISTED_INSIDE,
   isFoodLabelled,
+  isAside,
   madeOf,
   AN_EXCEPTION,
   NONE_OF_IT,
@@ -54,6 +55,7 @@ import {
   type SourceLine,
   type Stretch,
 } from './source';
+import { unwrapped } from './unwrap';
 
 const PER_HEAD = /^(?:per|for each|for every|for one)$/i;
 /** "Custard: 600 ml milk, 2 tbsp custard powder.": a part with its list, among sentences. */
@@ -114,7 +116,7 @@ class Parser {
   private section: string | null = null;
 
   constructor(private readonly source: string) {
-    this.raws = [...linesOf(source)];
+    this.raws = unwrapped([...linesOf(source)]);
   }
 
   parse(): Recipe {
@@ -556,6 +558,10 @@ class Parser {
     if (now) {
       const at = now[0].length;
       this.list({ text: stretch.text.slice(at), start: stretch.start + at, end: stretch.end }, listed);
+      return;
+    }
+    if (isAside(stretch.text)) {
+      this.notes.push(stretch);
       return;
     }
     const part = madeOf(stretch);

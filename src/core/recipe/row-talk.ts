@@ -63,6 +63,16 @@ const WITH_AMOUNT = /\d ?(?:g|kg|ml|oz|tbsps?|tsps?|cups?|tins?|cans?)\b/i;
 
 /** Words of a line that tells nothing more. */
 const SHORT = 8;
+/** "(from the garden)": a row in brackets that names no food and no amount. */
+export function isAside(row: string): boolean {
+  const said = /^\(([^()\d]{3,80})\)[.!]?$/.exec(row.trim())?.[1]?.toLowerCase();
+  if (!said || /^(?:for|the|to)\b|\boptional\b|\bhalf\b/.test(said)) return false;
+  const words = said.split(/[^a-zà-ÿ'’-]+/).filter(Boolean);
+  return !words.some((_, i) =>
+    [1, 2].some((n) => foodOfName(tokens(words.slice(i, i + n).join(' '))) !== undefined),
+  );
+}
+
 /** What is made of other foods by its name. */
 const A_PART =
   /\b(?:dressing|vinaigrette|sauce|marinade|toppings?|filling|stuffing|dip|spread|glaze|base|slaw|salad|salsa|relish|gravy|drizzle|crumble|crust|batter|dough|garnish|icing|frosting|rub|seasoning|swirl|ta[dr]ka|paste|mix)$/i;

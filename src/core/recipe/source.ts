@@ -3,7 +3,10 @@ import { markerLength } from './clean';
 import type { UnsureRow } from './row-kind';
 import type { ServingsWords } from './servings';
 
-/** A stretch of the recipe's own text. `start` and `end` are positions in it. */
+/**
+ * A stretch of the recipe's own text. `start` and `end` are positions in it; where a row was broken to a width, `text` has
+ * a blank for the break.
+ */
 export interface Stretch {
   readonly text: string;
   readonly start: number;
@@ -50,7 +53,7 @@ export function* linesOf(source: string): Generator<Raw> {
 }
 
 /** Characters of a row that are read as one: a longer row is a paragraph, and is read piece by piece. */
-const MOST_ROW = 1500;
+export const MOST_ROW = 1500;
 
 /** A long row in pieces, cut behind a sentence, else between words; so that reading it takes as long as it is. */
 function* cut(text: string, start: number): Generator<Raw> {

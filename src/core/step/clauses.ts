@@ -53,12 +53,13 @@ export interface Sentence {
   readonly asks: boolean;
 }
 
+const freshOf = new WeakMap<Sentence, readonly number[]>();
 /** Where what is told anew before a token begins: the sentence's own beginning, or the last place where it began again. */
-export const anewFrom = (s: Sentence, at: number): number => {
-  let from = s.from;
-  for (const c of s.clauses) if (c.fresh && c.from <= at) from = c.from;
-  return from;
-};
+export function anewFrom(s: Sentence, at: number): number {
+  let starts = freshOf.get(s);
+  if (!starts) freshOf.set(s, (starts = s.clauses.filter((c) => c.fresh).map((c) => c.from)));
+  return starts.findLast((from) => from <= at) ?? s.from;
+}
 
 const ENDS = new Set(['.', '!', ';', '\n', '…', '?']);
 const MOST_LABEL = 5;

@@ -78,18 +78,22 @@ function orphansOf(s: Sentence, c: ClauseSpan): Orphan[] {
     if (['a', 'per'].includes(behind[0] ?? '') && PIECES.has(behind[1] ?? '')) continue;
     if (OF_ANOTHER.has(behind[0] ?? '') || (behind[0] === 'of' && OF_ANOTHER.has(behind[1] ?? ''))) continue;
     if ([i + 1, i + 2].some((k) => TOOLS.at(s.tokens, k))) continue;
-    // the food behind it is its own, whatever is said of that
-    const own = foodsOf(s, c).some(
-      (f) =>
-        (f.from <= i && i < f.to) ||
-        (f.from > i &&
-          s.tokens
-            .slice(i + 1, f.from)
-            .every((t) => t.word === 'of' || t.word === 'the' || isAdjective(t.word))),
-    );
-    if (!own) out.push({ from, to: i + 1 });
+    if (!hasOwn(s, i)) out.push({ from, to: i + 1 });
   }
   return out;
+}
+/** How many words may stand between an amount and its food. */
+const REACH = 6;
+/** True where a food stands right behind a measure, or is named with it: its own, whatever is said of that. */
+function hasOwn(s: Sentence, measure: number): boolean {
+  const food = (k: number) => s.named[k - s.from]?.kind === 'food';
+  if (food(measure)) return true;
+  for (let k = measure + 1; k < Math.min(s.to, measure + REACH); k += 1) {
+    if (food(k)) return true;
+    const word = s.tokens[k]?.word ?? '';
+    if (word !== 'of' && word !== 'the' && !isAdjective(word)) return false;
+  }
+  return false;
 }
 const isAdjective = (word: string): boolean =>
   /^[a-z]+$/.test(word) &&
@@ -110,10 +114,27 @@ const isUnmeasured = (l: ReadLine, source: Source): boolean =>
   (l.missing === 'amount' ||
     l.foods[0].readings.some((r) => r.includes('no amount') || /to taste|usual/.test(r)));
 
+const brought = new WeakMap<Scan, Map<number | null, ReadLine[]>>();
+/** The lines that one step brought, looked up once: a long method has many. */
+function broughtIn(scan: Scan, { step }: Source): ReadLine[] {
+  let all = brought.get(scan);
+  if (!all) {
+    brought.set(scan, (all = new Map()));
+    for (const line of scan.out) {
+      const own = all.get(line.step);
+      if (own) own.push(line);
+      else all.set(line.step, [line]);
+    }
+  }
+  return all.get(step) ?? [];
+}
+
 /** True where a line that is measured has the amount among its words. */
 const isTaken = (scan: Scan, source: Source, from: number, to: number): boolean =>
   [
-    ...scan.out.filter((l) => l.foods[0]?.food != null && !isUnmeasured(l, source)).map((l) => l.line),
+    ...broughtIn(scan, source)
+      .filter((l) => l.foods[0]?.food != null && !isUnmeasured(l, source))
+      .map((l) => l.line),
     ...saidSpans(scan),
   ].some((x) => x.start <= from && to <= x.end);
 const saidSpans = (scan: Scan): { start: number; end: number }[] =>
@@ -158,7 +179,9 @@ function bind(
   if (polarity === 'not' || polarity === 'remark') return;
   const within = (x: Sentence) => {
     const [a, b] = [startOf(source, x, x.from), source.start + (x.tokens[x.to - 1]?.end ?? 0)];
-    return scan.out.filter((l) => isUnmeasured(l, source) && l.line.start >= a && l.line.start < b);
+    return broughtIn(scan, source).filter(
+      (l) => isUnmeasured(l, source) && l.line.start >= a && l.line.start < b,
+    );
   };
   const here = within(s);
   // the food that stands nearest before it is what it is of, or it is of the first behind it
@@ -213,7 +236,7 @@ function measuredBy(
   if (!read || !grams) return false;
   const at: [number, number] = [line.line.start - source.start, line.line.end - source.start];
   const as = line.optional ? 'optional' : 'do';
-  scan.out[scan.out.indexOf(line)] = sure
+  const measured = sure
     ? methodLine(source, at, phrase, read, as)
     : lineOf(
         scan,
@@ -225,6 +248,9 @@ function measuredBy(
         `${food.readings[0] ?? ''}; or ${phrase}`,
         as,
       );
+  scan.out[scan.out.indexOf(line)] = measured;
+  const own = broughtIn(scan, source);
+  own[own.indexOf(line)] = measured;
   return true;
 }
 
