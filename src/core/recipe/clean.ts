@@ -175,6 +175,8 @@ export function clean(line: string): string {
       )
       // "1+ tsp", "1 or more tsp"
       .replace(/^(\W*)(\d[\d./]*)(?: ?\+| or more)(?= ?[a-z])/i, '$1at least $2')
+      // "60 g ginger+garlic"
+      .replace(/(?<=[a-z]{3})\+(?=[a-z]{3})/gi, ' + ')
       // two typed hyphens are a dash
       .replace(/ -{2,3} /g, ' - ')
       .replace(/ {2,}/g, ' ')

@@ -102,7 +102,7 @@ const AND_MORE =
   /[\s,;]*(?:\+|\bplus\b|\b(?:and )?then\b)\s*((?:another |a further |an extra )?(?:\d|½|half|an? |one|two|three|four)[^,;()+]{0,40})$/;
 /** "NO butter", "without any oil": it is said that none goes in; "no salt added beans" are beans. */
 const REFUSED =
-  /^\s*(?:absolutely |definitely )?(?:no|without(?: any)?|skip(?: the)?|not any)\s+(?=[a-z\d½¼¾⅓⅔])(?!(?:need|added|salt|sugar|oil|sodium|fat|knead|cook|bake|churn|mayo)\b[ -]+(?!(?:no|and|or|nor)\b)[a-z])/i;
+  /^\s*(?:absolutely |definitely )?(?:no|without(?: any)?|skip(?: the)?|not any)\s+(?=[a-z\d½¼¾⅓⅔])(?!(?:need|added|salt|sugar|oil|sodium|fat|knead|cook|bake|churn|mayo)\b[ -]+(?!(?:no|and|or|nor|in|at|on|for|here|whatsoever|apart|except|but|today|please|needed|required)\b)[a-z])/i;
 const NOISE = /^\s*(?:of|the|x|-|,|\.|:|about)\s+/;
 
 const JUICE =
@@ -208,6 +208,20 @@ const TOLD_BEHIND = /^\s*([a-zà-ÿ' -]{3,40}?)\s*(\([^()]*\d[^()]*\))\s+([a-zà
 /** True where neither the whole of some words nor what ends them names a food. */
 const namesNone = (whole: string, end: string): boolean =>
   foodOfName(tokens(whole)) === undefined && foodOfName(tokens(end)) === undefined;
+
+/** "1 tbsp each: turmeric cumin coriander": names in a row, where every word is part of one. */
+function withJoints(names: string): string {
+  const words = names.trim().split(/\s+/);
+  if (words.some((w) => !/^[a-zà-ÿ'-]+$/.test(w) || w === 'and' || w === 'or')) return names;
+  const out: string[] = [];
+  for (let i = 0; i < words.length;) {
+    const long = [3, 2, 1].find((n) => i + n <= words.length && isFood(words.slice(i, i + n).join(' ')));
+    if (!long) return names;
+    out.push(words.slice(i, i + long).join(' '));
+    i += long;
+  }
+  return out.join(' and ');
+}
 
 /** "a": one of it, where no measure stands with it. */
 const isArticle = (m: Measure): boolean => m.unit === null && m.each === null && !m.stated;
@@ -411,7 +425,7 @@ export function readLineWords(line: string): LineWords {
   let rest = text.slice(reader.at);
   // "1 tsp each turmeric, coriander and chilli": all of them, each with the amount
   const each = measured.measures.length > 0 ? EACH_OF.exec(rest) : null;
-  if (each) rest = `${rest.slice(each[0].length)}`.replace(/,\s*(?:and |& )?/g, ' and ');
+  if (each) rest = withJoints(rest.slice(each[0].length).replace(/,\s*(?:and |& )?/g, ' and '));
   rest = rest.replace(NOISE, '');
   let { food, rest: prep } = splitPreparation(rest.replace(/\s+\bor so\b/, ' '));
   // "1 cup peeled, diced sweet potato": what is done comes before the food

@@ -330,7 +330,7 @@ const DRAINED_WEIGHT = /\d ?(?:g|oz|grams?)\s+drained\b|\bdrained weight\b/;
 
 /** "(60 g each)", "(60 g a slice)": what one of them weighs. */
 const EACH_ONE =
-  /\beach\b|\bapiece\b|\b(?:a|per) (?:slice|piece|roll|bun|tin|can|jar|cake|block|round|one)\b/;
+  /\beach\b|\bones\b|\bapiece\b|\b(?:a|per) (?:slice|piece|roll|bun|tin|can|jar|cake|block|round|one)\b/;
 
 /** "(240 ml)", "(about 150 g)", "(2 oz / 60 g)": the first measure in a bracket that opens the text. */
 export function bracketEquivalent(

@@ -132,6 +132,7 @@ const unmarkedScore = remember((text: string): number => {
   if (GO_SOMEWHERE.test(cleaned) && !startsWithAmount(cleaned)) score -= 5;
   const told = STEP_START.test(cleaned) && !EITHER.test(cleaned);
   if (STEP_START.test(cleaned)) score -= told ? 3 : 0.5;
+  else if (ALL_FIRST.test(cleaned)) score -= 4;
   // "Serve with rice and yoghurt" goes on telling
   if (/^serve(?:d)? (?:with|over|on|in|hot|warm|cold)\b/i.test(cleaned)) score -= 1.5;
   // "blend" alone, "mix at night eat in the morning": told without a full stop, and no food in it
@@ -189,7 +190,10 @@ export const opensWithDeed = (text: string): boolean => ANY_DEED.test(clean(text
 
 /** True where words plainly tell what to do: an imperative that is no food's name as well. */
 export const startsAsStep = (text: string): boolean =>
-  OVEN_FIRST.test(text) || (STEP_START.test(text) && !EITHER.test(text));
+  OVEN_FIRST.test(text) || ALL_FIRST.test(text) || (STEP_START.test(text) && !EITHER.test(text));
+/** "Everything in, water to cover": where all of it goes. */
+const ALL_FIRST =
+  /^(?:everything|all of it|it all|the lot|the rest|all the rest)(?: else)?,? (?:in|into|goes|gets|on|under|together|through)\b/i;
 /** "180. Line a tin.": how hot the oven is. */
 const OVEN_FIRST =
   /^(?:1[2-9][05]|2[0-5][05]|3[0-9][05]|4[0-5][05])(?: ?°?[CF])?(?: fan)?[.;]\s+[A-Z](?!\w*\s*:)/;

@@ -226,7 +226,7 @@ export function servingsInTitle(title: string): ServingsWords | null {
   const [all, by] = [own?.[1], own?.[2]].map((n) => (n ? numberAt(n, 0) : null));
   if (own && all && by) return said(all.low / by.high, all.high / by.low, own[0]);
   const m =
-    /(?:[,:(]|\s[-–—/])\s*(?:(?:enough )?for (?:the |us )?)?((?:\d{1,2}|one|two|three|four|five|six|seven|eight|ten|twelve)\b[^,:()]{0,30})\)?$/.exec(
+    /(?:[,:(]|[a-z]\.|\s[-–—/])\s*(?:(?:enough )?for (?:the |us )?)?((?:\d{1,2}|one|two|three|four|five|six|seven|eight|ten|twelve)\b[^,:()]{0,30})\)?$/.exec(
       text,
     );
   const last = m?.[1] ? servingsRow(m[1]) : null;

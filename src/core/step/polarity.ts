@@ -522,7 +522,8 @@ function saysMadeOf({ tokens }: Sentence, from: number): boolean {
   let k = from - 1;
   if (wordAt(tokens, k) === 'of' && ['full', 'mostly'].includes(wordAt(tokens, k - 1)))
     return IS.test(wordAt(tokens, k - 2));
-  while (k >= 0 && MOSTLY.has(wordAt(tokens, k))) k -= 1;
+  // "that jar is 40% oil"
+  while (k >= 0 && (MOSTLY.has(wordAt(tokens, k)) || wordAt(tokens, k).endsWith('%'))) k -= 1;
   return k < from - 1 && IS.test(wordAt(tokens, k));
 }
 
