@@ -318,6 +318,8 @@ test.each([
   ['Butter the slices, 25 g each.', 'butter', 99],
   ['Sweeten it, 5 tbsp.', 'sugar', 60],
   ['Fry it, 9 tbsp.', 'vegetable-oil', 120],
+  ['Salt: I put in 3 tsp and then stopped.', 'salt', 17],
+  ['Tahini next. Stir in 9 tbsp and simmer in 2 tbsp water.', 'tahini', 120],
   ['Add tahini and walnuts, 150 g of each.', 'tahini', 149],
 ])('%s', (told, id, grams) => {
   expect(highOf(soupWith('', told), id)).toBeGreaterThan(grams);
@@ -327,6 +329,7 @@ test.each([
   'Stir in tahini. Then use a 500 g jar for storing.',
   'Stir in tahini. Weigh 120 g a head.',
   'Stir in tahini. Serve 250 g each.',
+  'Stir in tahini. Pour into 4 jars, 250 ml each.',
   'Stir in tahini. Pour into a 500 ml dish.',
 ])('what is no amount of it is none: %s', (told) => {
   expect(highOf(soupWith('', told), 'tahini')).toBeLessThan(100);

@@ -91,7 +91,7 @@ const OWN_LIQUID =
   /\s+(?:and|with|plus|including)\s+(?:all )?(?:liquid|liquor)\b|\s+(?:and|with|plus|in|including)\s+(?:all )?(?:(?:its|their|the)\s+(?:own )?|(?<=in )(?:natural |own )?)(?:liquid|juices?|brine|water|liquor|syrup)\b/g;
 /** "each", "a head": so much for everyone who eats. */
 const PER_HEAD =
-  /(?<!\b(?:half|quarter|third|kcal|cals?|calories)|\d ?m?g (?:of )?(?:fat|salt|sodium|sugars?|protein))[\s,(]+(?:each|apiece|pp|a (?:head|plate|bowl|person|diner|serving|portion)|(?:per|for each|for every) (?:person|head|plate|serving|portion|bowl|jar|glass|diner|eater))\)?\s*$/;
+  /(?<!\b(?:half|quarter|third|kcal|cals?|calories)|\d ?m?g (?:of )?(?:fat|salt|sodium|sugars?|protein))[\s,(]+(?:each|apiece|pp|a (?:head|plate|bowl|person|diner|serving|portion|(?<=\d ?(?:g|ml|tbsps?|tsps?)[\s,(]+a )(?:jar|glass|pot))|(?:per|for each|for every) (?:person|head|plate|serving|portion|bowl|jar|glass|diner|eater))\)?\s*$/;
 const COUNTED_EACH =
   /(?:\d|\btwo|\bthree|\bfour)\s+(?:[a-z-]+\s+){1,4}\(\s*(?:about |around )?\d[\d.]* ?(?:g|kg|ml|oz)\s+(?:each|apiece)\s*\)\s*$/;
 /** "x 3", "twice": the amount so many times. */

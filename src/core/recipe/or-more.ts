@@ -16,7 +16,7 @@ const OR_MORE = new RegExp(
 const FULL = /\b(?:heaped|heaping|rounded|generous(?:ly)?|piled high|brimming|overflowing)\b/;
 /** "sometimes 2", "or even three", "(2 on Sundays)", ", 3 if small": another time's amount of the same measure. */
 const AT_TIMES =
-  /(?:[,(;–-]\s*|[.!]\s+|\s(?=or|sometimes|often|usually|maybe|even|up|max))(?:(?:or|sometimes|often|usually|mostly|occasionally|normally|generally|at times|maybe|perhaps|even|up to|max|more often|use|even up to|(?:it |that )?(?:could|can|might|may|would) (?:take|be|stand|go to|use|have))\s+)*(?=\d|two\b|three\b|four\b)/g;
+  /(?:[,(;–-]\s*|[.!]\s+|\s(?=or|sometimes|often|usually|maybe|even|up|max))(?:(?:or|sometimes|often|usually|mostly|occasionally|normally|generally|at times|maybe|perhaps|even|up to|max|more often|use|even up to|(?:which |who |it |she |he )?gets?|(?:it |that )?(?:could|can|might|may|would) (?:take|be|stand|go to|use|have))\s+)*(?=\d|two\b|three\b|four\b)/g;
 /** What may follow such a number: its own measure, and then when, or nothing. */
 const THEN_ENDS = /^\s*(?:$|[,);.!]|(?:if|for|on|at|when|in|max|tops|maximum|some days|will do|really)\b)/;
 /** No other time's measure is more than so many times the one that is said. */

@@ -1,3 +1,4 @@
+import { readServings } from './servings';
 import { parseRecipe } from './parse';
 
 const WORDS: Readonly<Record<number, string>> = { 2: 'two', 3: 'three', 4: 'four', 6: 'six' };
@@ -69,5 +70,24 @@ describe('no dish feeds more than it says', () => {
   test('and most of them are understood', () => {
     const known = all.filter(({ said, n, put }) => parseRecipe(put(said)).servings?.range.best === n);
     expect(known.length / all.length).toBeGreaterThan(0.9);
+  });
+});
+
+/** Pieces by the number that each eats, one digit or two: so many plates, whatever the words between. */
+describe('pieces over pieces each', () => {
+  const SAID = [
+    'makes N, M each',
+    'makes N dumplings, M each',
+    'makes N (M per person)',
+    'makes Nish, M each',
+    'makes N, we eat M each',
+  ];
+  const cases = SAID.flatMap((said) =>
+    [2, 3, 5, 8, 10, 12].flatMap((each) => [2, 3, 4].map((plates) => ({ said, each, plates }))),
+  );
+  test.each(cases)('$said: $each each for $plates', ({ said, each, plates }) => {
+    const words = said.replace('N', String(each * plates)).replace('M', String(each));
+    const read = readServings(words);
+    expect(read && 'range' in read ? read.range : null).toEqual({ low: plates, best: plates, high: plates });
   });
 });

@@ -50,7 +50,7 @@ const WHOLE: readonly (readonly [RegExp, number, number, number, string])[] = [
 const EATEN_EACH = /^\s*[a-z][a-z ]{1,24}?\s(?:each|apiece|pp|(?:a|per) (?:person|head|plate|serving))\b/;
 /** "1 loaf, 8 slices, 2 slices each": how many of them make a plate. */
 const CUT_EACH =
-  /^[^.;]{0,24}?[,(;:]\s*(\d|one|two|three|four)\s+(?:slices?|pieces?|squares?|wedges?)?\s*(?:each|apiece|a (?:head|person|plate|serving)|per (?:head|person|plate|serving)|is (?:a|one) (?:serving|portion|plate))\b/;
+  /^[^.;]{0,24}?[,(;:]\s*(\d{1,2}|one|two|three|four)\s+(?:slices?|pieces?|squares?|wedges?)?\s*(?:each|apiece|a (?:head|person|plate|serving)|per (?:head|person|plate|serving)|is (?:a|one) (?:serving|portion|plate))\b/;
 const SLICES =
   /^(.{0,40}?[,(;:=]\s*)\d+(?:\s*(?:-|–|to)\s*\d+)?\s+(?:slices|pieces|squares|wedges|portions|servings)\b/;
 const MORE =
@@ -104,6 +104,8 @@ export function readServings(line: string): ServingsReading | null {
   const text = clean(eitherOf(line))
     .toLowerCase()
     .replace(/^[#\s>*-]+/, '')
+    // "makes 30ish"
+    .replace(/(\d)[- ]?ish\b/g, '$1')
     // "(for 4)"
     .replace(/^\(([^()]*)\)$/, '$1');
   if (text.length > 160) return null;
@@ -113,8 +115,10 @@ export function readServings(line: string): ServingsReading | null {
   const times = /\b(\d{1,2}) ?[x×] ?[\d./]+ ?(?:cups?|g|ml|tbsps?|oz)[a-z]* (?:servings|portions)\b/.exec(
     text,
   );
-  const many = Number(times?.[1]);
-  if (times && many > 0) return amountOf(many, many, many, text, null);
+  // "yield 12 L / 40 x 300 ml"
+  const ladled = /^yields?\b.*?\b(\d{1,3}) ?[x×] ?[\d.]+ ?(?:ml|g|oz|l)\b/.exec(text);
+  const many = Number((times ?? ladled)?.[1]);
+  if ((times ?? ladled) && many > 0) return amountOf(many, many, many, text, null);
   let fallback: ServingsReading | null = null;
   LEAD.lastIndex = 0;
   for (let m = LEAD.exec(text); m; m = LEAD.exec(text)) {
@@ -209,7 +213,7 @@ function amountAt(
   if (q.article) return null;
   // "16 (4 per person)": pieces, and how many make a plate
   const each =
-    /^[^(]{0,24}\(?[^\d(]{0,12}(\d{1,3}) (?:pieces? )?(?:(?:per|a|each|for each) (?:person|head|serving|plate|portion)|pp|each|apiece)\b/.exec(
+    /^[^(]{0,24}\(?[^\d(]{0,12}(?<!\d)(\d{1,3}) (?:pieces? )?(?:(?:per|a|each|for each) (?:person|head|serving|plate|portion)|pp|each|apiece)\b/.exec(
       rest,
     );
   if (each?.[1] && Number(each[1]) > 0 && !/^\s*(?:people|persons?|of us|eaters?|adults)\b/.test(rest)) {

@@ -145,6 +145,8 @@ const ASKED_AND_DENIED =
 const EACH_WEIGHS =
   /^(\s*(?:about )?(an?|one|two|three|four|\d)\s[^()\d]*?)\s+(each|apiece|a head|per (?:person|head|plate))\s*\(\s*(?:about |around |roughly |~ ?)?(\d{1,3}) ?(g|oz)\s*\)/i;
 /** "about a kilo", "half a pound": in figures. */
+const COMES_TO_EACH =
+  /^(\s*(?:about )?\d[^,;()]*),\s*(?:so|that's|that is|which is|i\.e\.)\s+(?:about )?\d+ ?(?:g|ml)?\s+(?:each|apiece|a \w+|per \w+)\s*$/i;
 const IN_FIGURES: readonly (readonly [RegExp, string])[] = [
   [/\bhalf (?:of )?an? kilo(?:gram(?:me)?)?\b/gi, '500 g'],
   [/\ba quarter (?:of an? )?kilo\b/gi, '250 g'],
@@ -196,6 +198,8 @@ function kindBefore(all: string, name: string, amount: string, kind: string, eac
 export const plainTalk = (line: string): string =>
   ownWay(line)
     .replace(/(?<=[a-z]{4})[.!]+\s*$/, '')
+    // "250 g oats, so 50 each": what that comes to
+    .replace(COMES_TO_EACH, '$1')
     // "carrots | grated": a table's stroke
     .replace(/\s+\|\s+/g, ', ')
     .replace(/^\s*(?:optional|opt\.?)\s*[:-]?\s*/i, 'optional ')

@@ -36,7 +36,7 @@ const CROWD = /\bfor (?:an?|the|my|our) [a-z]+(?: [a-z]+)?\s*\((\d{1,3})\)|\s[x�
 const PIECES = /[a-z]s\s*\((?:x ?)?(\d{1,2})(?: (?:small|large|big|mini|medium|little))?\)\s*$/i;
 /** "Nourish bowl (2)", "overnight oats x 3 jars". */
 const PLATES =
-  /[a-z]\s*\((?:x ?)?(\d{1,2})\)\s*$|\s[x×]\s?(\d{1,2}) (?:jars|bowls|pots|glasses|portions|servings|boxes)\s*$/i;
+  /[a-z]\s*\((?:x ?)?(\d{1,2})\)\s*$|\s[x×]\s?(\d{1,2}) (?:jars|bowls|pots|glasses|portions|servings|boxes)\s*(?:\([^()]*\))?\s*$/i;
 /** "Black bean burgers – 6 burgers": so many of what it is called. */
 const SO_MANY_OF = /\b([a-z]{3,}s)\b.*\s[–—-]\s*(?:about )?(\d{1,2}) (?:(?:big|small|large|little) )?\1\s*$/i;
 /** "Bolognese. Double batch: 8 portions, half for the freezer". */

@@ -193,7 +193,7 @@ export function sameMeasure(s: Sentence, start: number, from: number): string | 
   if (!counted || s.tokens[start + 1]?.word !== 'of' || start + 2 !== from) return null;
   for (let k = start - 1; k >= s.from; k -= 1) {
     const word = s.tokens[k]?.word ?? '';
-    if (SPOONS.test(word) && s.tokens[k + 1]?.word === 'of') return `${first.word} ${word} of `;
+    if (SPOONS.test(word)) return `${first.word} ${word} of `;
   }
   return null;
 }

@@ -42,6 +42,8 @@ const isSize = (s: Sentence, c: ClauseSpan, { from }: Orphan): boolean =>
   c.verbAt < from &&
   !s.tokens.slice(c.verbAt, from).some((t) => t.kind === 'mark');
 
+const VESSELS = new Set('jars pots bottles glasses ramekins moulds molds tubs boxes'.split(' '));
+
 interface Orphan {
   readonly from: number;
   readonly to: number;
@@ -71,13 +73,17 @@ function orphansOf(s: Sentence, c: ClauseSpan): Orphan[] {
     const from = opensAt(s, i);
     if (from < 0 || isFigure(s, i + 1)) continue;
     const before = s.tokens[from - 1]?.word ?? '';
-    if (from > c.from && NOT_OF_IT.has(before)) continue;
+    // "put in 1 tsp": of the deed, and no vessel
+    const withDeed = c.verbAt === from - 2 && c.verb?.verb.brings === true;
+    if (from > c.from && NOT_OF_IT.has(before) && !withDeed) continue;
     const behind = s.tokens.slice(i + 1, Math.min(c.to, i + 4)).map((t) => t.word);
     if (SET_OUT.has(behind[0] ?? '') || (behind[0] === 'at' && behind[2] === 'time')) continue;
     // "40 g a slice": what one of them weighs
     if (['a', 'per'].includes(behind[0] ?? '') && PIECES.has(behind[1] ?? '')) continue;
     if (OF_ANOTHER.has(behind[0] ?? '') || (behind[0] === 'of' && OF_ANOTHER.has(behind[1] ?? ''))) continue;
     if ([i + 1, i + 2].some((k) => TOOLS.at(s.tokens, k))) continue;
+    // "into 4 jars, 250 ml each"
+    if (s.tokens.slice(Math.max(s.from, from - REACH), from).some((t) => VESSELS.has(t.word))) continue;
     if (!hasOwn(s, i)) out.push({ from, to: i + 1 });
   }
   return out;
@@ -142,12 +148,12 @@ const saidSpans = (scan: Scan): { start: number; end: number }[] =>
     .flat()
     .map(({ source, span }) => ({ start: source.start + span[0], end: source.start + span[1] }));
 
-/** Words of a sentence that has nothing but an amount to say: "about 2 tbsp of it", "I use 2 tbsp". */
+/** Words that have nothing but an amount to say: "about 2 tbsp of it", "I use 2 tbsp", "stir in 5 tbsp and …". */
 const saysOnlyAmount = (s: Sentence, c: ClauseSpan): boolean =>
-  s.clauses.every((x) => foodsOf(s, x).length === 0) &&
+  s.clauses.every((x) => x.from > c.from || foodsOf(s, x).length === 0) &&
   (c.verb === null || (c.verb.verb.brings && c.verb.verb.id !== 'serve')) &&
-  s.tokens.slice(s.from, s.to).filter((t) => t.kind === 'word').length <= MOST_WORDS &&
-  !s.tokens.slice(s.from, s.to).some((t) => NEGATORS.has(t.word) || SIZES.has(t.word));
+  s.tokens.slice(c.from, c.to).filter((t) => t.kind === 'word').length <= MOST_WORDS &&
+  !s.tokens.slice(s.from, c.to).some((t) => NEGATORS.has(t.word) || SIZES.has(t.word));
 const MOST_WORDS = 9;
 
 /**
@@ -176,7 +182,9 @@ function bind(
   // "3 tbsp is plenty" says how much
   const enough = ['is', 'are'].includes(s.tokens[to]?.word ?? '');
   const polarity = enough ? 'do' : polarityOf(s, c, from, to);
-  if (polarity === 'not' || polarity === 'remark') return;
+  // "salt: Ines put in a level tsp": of what the label names, whoever did it
+  const labelled = s.label.length > 0 && before !== undefined && before.to - before.from === s.label.length;
+  if (polarity === 'not' || (polarity === 'remark' && !labelled)) return;
   const within = (x: Sentence) => {
     const [a, b] = [startOf(source, x, x.from), source.start + (x.tokens[x.to - 1]?.end ?? 0)];
     return broughtIn(scan, source).filter(
@@ -186,7 +194,7 @@ function bind(
   const here = within(s);
   // the food that stands nearest before it is what it is of, or it is of the first behind it
   const nearest = anchors(s).findLast((f) => f.to <= from);
-  const told = !nearest && before && saysOnlyAmount(s, c) ? within(before) : [];
+  const told = !nearest && before && (labelled || saysOnlyAmount(s, c)) ? within(before) : [];
   const last = before && anchors(before).at(-1);
   const line = nearest
     ? here.find((l) => covers(source, l, s, nearest))
@@ -203,7 +211,9 @@ function bind(
     (l) => l.foods[0]?.food === null && l.line.start === start && l.line.end <= end,
   );
   const words = textOf(source, s, from, to);
-  const bound = joined.map((l) => measuredBy(scan, source, l, words, each, joined.length === 1 || ofEach));
+  const bound = joined.map((l) =>
+    measuredBy(scan, source, l, words, each, (joined.length === 1 && polarity !== 'remark') || ofEach),
+  );
   if (bound.some((done) => done) && stray >= 0) scan.out.splice(stray, 1);
 }
 
