@@ -2,9 +2,12 @@ import { execFileSync } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { chromium, expect, test, type BrowserContext, type Page } from '@playwright/test';
+import { chromium, expect as expectSoon, test, type BrowserContext, type Page } from '@playwright/test';
 import launch from '../scripts/chromium.json';
 import { choose, openBench, row, swapFirst, takeIn } from './kitchen';
+
+/** A browser that begins anew reads all again: on a loaded machine that takes its time. */
+const expect = expectSoon.configure({ timeout: 120_000 });
 
 /** A browser that keeps its kitchen in a folder, so that it can be killed and opened again. */
 class Mortal {

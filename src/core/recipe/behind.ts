@@ -40,8 +40,29 @@ function whole(said: string): readonly Measure[] | null {
   return measures.length > 0 && /^\s*(?:of)?\s*$/.test(r.text.slice(r.at)) ? measures : null;
 }
 
+const OPENS =
+  /(?<![^\s,:;(–-])(?=\d|[½⅓⅔¼¾⅛]|\.\d|(?:an?|half|quarter|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|couple|few|several|dozen|about|around|~)\s|~)/g;
+/** An amount that ends the words, in any way that one is written: "olive oil, two and a half dl". */
+function endsIn(text: string): Behind | null {
+  for (const { index } of text.matchAll(OPENS)) {
+    const r = new Reader(text, text);
+    r.at = index;
+    const { measures } = readMeasures(r);
+    const [first] = measures;
+    const weighed = first?.unit?.kind === 'mass' || first?.unit?.kind === 'volume';
+    if (!weighed || r.text.slice(r.at).replace(SAYS_STATE, '').trim() !== '') continue;
+    const before = text.slice(0, index).replace(/[\s,:;(–-]+$/, '');
+    // "half of 200 g" is more than its last words
+    if (/\b(?:half|of|or|to|and|plus|with|in|for)$/i.test(before)) continue;
+    return { measures, before, source: text };
+  }
+  return null;
+}
+
 function trailing(text: string): Behind | null {
   const trimmed = text.trim();
+  const ends = endsIn(trimmed);
+  if (ends) return { ...ends, source: text };
   const m = ALONE.exec(trimmed) ?? AT_END.exec(trimmed);
   const measures = m?.[2] ? whole(m[2]) : null;
   return measures ? { measures, before: m?.[1] ?? '', source: text } : null;

@@ -253,10 +253,32 @@ function amountInside(words: string): { measures: readonly Measure[]; food: stri
 /** "tahini = 150 g", "olive oil x 5 tbsp": a food and its amount. */
 const EQUALS =
   /^([a-z][a-z' -]{1,40}?)\s*(?:=|\sx)\s*(?=\d[\d./]*\s?(?:g|kg|ml|l|oz|lbs?|tbsps?|tsps?|cups?|tins?|cans?|jars?|litres?)\b|\d{1,2}\s*$)/i;
+const UNIT_NEXT = String.raw`(?=\s?(?:tbsps?|tbs|tbl|tsps?|dsp|tablespoons?|teaspoons?|dessertspoons?|cups?|cupfuls?|mugs?|teacups?|wineglass(?:es)?|c|t|ml|mls|cl|dl|l|lt|ltrs?|litres?|liters?|decilitres?|g|gms?|grams?|kg|kgs|kilos?|kilograms?|oz|ozs|ounces?|fl|floz|fluid|lbs?|pounds?|pints?|pts?|mugfuls?)\b)`;
+/** "x2 dl", "(2) dl", "2 (two) dl", "two (2) dl": the number alone. */
+const NUMBER_TWICE = new RegExp(
+  String.raw`(\d[\d./]*|\b(?:one|two|three|four|five|six))\s*\((?:\d[\d./]*|one|two|three|four|five|six)\)${UNIT_NEXT}`,
+  'gi',
+);
+const NUMBER_MARKED = new RegExp(
+  String.raw`(?<=^|[,(:]\s?|[a-z]\s)(?:x ?(\d[\d./]*)|\((\d[\d./]*)\))${UNIT_NEXT}`,
+  'gi',
+);
+const plainNumbers = (line: string): string =>
+  line
+    .replace(NUMBER_TWICE, '$1')
+    .replace(
+      NUMBER_MARKED,
+      (_, times: string | undefined, inside: string | undefined) => times ?? inside ?? '',
+    );
 const withDash = (line: string): string =>
-  line.replace(EQUALS, (said, name: string) => (isFood(name.toLowerCase()) ? `${name} - ` : said));
+  plainNumbers(line).replace(EQUALS, (said, name: string) =>
+    isFood(name.toLowerCase()) ? `${name} - ` : said,
+  );
 /** "=2 tbsp", "tahini > 2 tbsp", "tahini....2 tbsp". */
 const SIGNS = /(?<![-=<>] ?)(?<=^|[a-z)] ?)(?:[=<>]|\.{2,})\s*(?=\d)/gi;
+/** "2 T" is a tablespoon wherever it stands. */
+const CAPITAL_T =
+  /(?<=(?:[\d½¼¾⅓⅔⅛]|\b(?:an?|half|one|two|three|four|five|six|eight|ten|dozen|couple|couple of|few|several|heaped|level|good|x))\s?)T\b(?![.'’]?\w)/g;
 /** Words by which an amount in a note is another's, of then, of a packet or of what is in it. */
 const NOT_ITS_AMOUNT =
   /\b(?:was|were|used|originals?|originally|book|recipe|instead|than|not|no|never|per|calls?|says?|said|each|apiece|of (?:fat|salt|sugar)|fat|sugars?|protein|fibre|carbs?|kcal|tins?|jars?|packs?|packets?|bags?|bottles?|makes|from|about to|old|with|water|in|trad|traditionally|an? (?:pot|head|bowl|plate|person|serving|portion|slice|piece|jar|glass|go|time|day|week))\b/;
@@ -335,7 +357,7 @@ const withoutOthers = (notes: string): string => notes.replace(/(?:^|,)\s*or\s+(
 /** Reads one ingredient line into amounts and words. Never fails: what is no amount stays words. */
 export function readLineWords(line: string): LineWords {
   let written = forSome(turnArrow(plainTalk(withDash(clean(struck(line.slice(markerLength(line))))))));
-  written = written.replace(SIGNS, ' - ');
+  written = written.replace(SIGNS, ' - ').replace(CAPITAL_T, 'tbsp');
   const refused = REFUSED.exec(written)?.[0] ?? '';
   written = written.slice(refused.length);
   // "no oil no ghee": each of them

@@ -17,7 +17,7 @@ const BROKEN: readonly (readonly [RegExp, string])[] = [
     'a deed with nothing',
   ],
   [
-    /\b(?:the|with|in|of|little|add|and|heat|some|same)\s+no\s+(?!need|longer|more|further|less|matter|problem|added)\p{L}+/giu,
+    /\b(?:the|with|in|of|little|add|and|heat|some|same)\s+no\s+(?!need|longer|more|further|less|matter|problem|added|particular|time|hurry|way)\p{L}+/giu,
     'done with what is not there',
   ],
   [
