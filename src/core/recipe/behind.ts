@@ -1,7 +1,7 @@
 import { foodOfName } from '@/core/food/find';
 import { tokens } from '@/core/food/tokens';
 import { PREPARATION } from './alternatives';
-import { readMeasures } from './measures';
+import { readMeasures, weighedAt } from './measures';
 import { Reader, type Measure } from './reader';
 
 /** An amount that stands behind a food's name, and the words before it. */
@@ -45,16 +45,12 @@ const OPENS =
 /** An amount that ends the words, in any way that one is written: "olive oil, two and a half dl". */
 function endsIn(text: string): Behind | null {
   for (const { index } of text.matchAll(OPENS)) {
-    const r = new Reader(text, text);
-    r.at = index;
-    const { measures } = readMeasures(r);
-    const [first] = measures;
-    const weighed = first?.unit?.kind === 'mass' || first?.unit?.kind === 'volume';
-    if (!weighed || r.text.slice(r.at).replace(SAYS_STATE, '').trim() !== '') continue;
+    const found = weighedAt(text, index);
+    if (!found || text.slice(found.end).replace(SAYS_STATE, '').trim() !== '') continue;
     const before = text.slice(0, index).replace(/[\s,:;(–-]+$/, '');
     // "half of 200 g" is more than its last words
     if (/\b(?:half|of|or|to|and|plus|with|in|for)$/i.test(before)) continue;
-    return { measures, before, source: text };
+    return { measures: found.measures, before, source: text };
   }
   return null;
 }

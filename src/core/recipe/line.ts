@@ -6,7 +6,7 @@ import { AND, noteAlternatives, PREPARATION, splitAlternatives } from './alterna
 import { clean, markerLength } from './clean';
 import { amountBehind } from './behind';
 import { orMore } from './or-more';
-import { bracketEquivalent, readMeasure, readMeasures } from './measures';
+import { bracketEquivalent, readMeasure, readMeasures, weighedAt } from './measures';
 import { plainTalk, struck } from './talk';
 import { mul, Reader, type Measure, type Measures, type Three } from './reader';
 
@@ -240,12 +240,9 @@ function amountInside(words: string): { measures: readonly Measure[]; food: stri
     const before = praised.slice(0, index).trim().split(/\s+/).filter(Boolean);
     if (before.length > MOST_WORDS_BEFORE) return null;
     if (before.some((_, i) => [1, 2].some((n) => isFood(before.slice(i, i + n).join(' '))))) return null;
-    const r = new Reader(praised, praised);
-    r.at = index;
-    const { measures } = readMeasures(r);
-    const food = praised.slice(r.at).trim();
-    const weighed = measures[0]?.unit?.kind === 'mass' || measures[0]?.unit?.kind === 'volume';
-    if (weighed && food) return { measures, food };
+    const found = weighedAt(praised, index);
+    const food = praised.slice(found?.end).trim();
+    if (found && food) return { measures: found.measures, food };
   }
   return null;
 }
@@ -288,12 +285,9 @@ function amountTold(food: string, notes: string): { measures: readonly Measure[]
   for (const piece of notes.split(/[,;()]|\s[-–—]\s/)) {
     if (NOT_ITS_AMOUNT.test(piece)) continue;
     for (const { index } of piece.matchAll(AMOUNT_OPENS)) {
-      const r = new Reader(piece, piece);
-      r.at = index;
-      const { measures } = readMeasures(r);
-      const weighed = measures[0]?.unit?.kind === 'mass' || measures[0]?.unit?.kind === 'volume';
-      const behind = piece.slice(r.at).trim().split(/\s+/).filter(Boolean);
-      if (weighed && !behind.some(isFood)) return { measures, food };
+      const found = weighedAt(piece, index);
+      const behind = piece.slice(found?.end).trim().split(/\s+/).filter(Boolean);
+      if (found && !behind.some(isFood)) return { measures: found.measures, food };
     }
   }
   return null;

@@ -321,6 +321,15 @@ export function readMeasures(r: Reader): Measures {
   return { measures, equivalent };
 }
 
+/** What is weighed or measured at a place of a text, and where its words end; null where nothing is. */
+export function weighedAt(text: string, at: number): { measures: readonly Measure[]; end: number } | null {
+  const r = new Reader(text, text);
+  r.at = at;
+  const { measures } = readMeasures(r);
+  const kind = measures[0]?.unit?.kind;
+  return kind === 'mass' || kind === 'volume' ? { measures, end: r.at } : null;
+}
+
 /** Words that may follow an amount said again. */
 const SAME_AGAIN =
   /^\s*(?:[,;/.)-]|\d|or\b|and\b|total|each|net|gross|drained|weight|packed|loosely|chopped|sliced|diced|grated|shredded|when|before|after|in\b|about|approx|cooked|dry|dried|uncooked|raw|from|tin|can|jar|size|per\b|peeled|unpeeled|trimmed|prepared|whole|of\b|cup|worth|ish|so\b|loose|squeezed|juice|zest|fresh|frozen|pitted|shelled|pieces?|halves)/;

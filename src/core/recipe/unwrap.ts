@@ -27,8 +27,8 @@ const LEAST_WORDS = 5;
 const isBare = (row: string): boolean => markerLength(row) === 0;
 
 const MOST_WORDS = 6;
-const opensWithAmount = (piece: string): boolean =>
-  piece.split(/\s+/).length <= MOST_WORDS && (startsWithMeasure(piece) || startsWithAmount(piece));
+const opens = (row: string): boolean => startsWithMeasure(row) || startsWithAmount(row);
+const opensWithAmount = (piece: string): boolean => piece.split(/\s+/).length <= MOST_WORDS && opens(piece);
 
 /** True where a row goes on in the next: it breaks off in what it says. */
 function goesOn(row: string, next: string): boolean {
@@ -85,8 +85,6 @@ const isFood = (row: string): boolean =>
         .split(/[,;(:]| [-–—] /)[0] ?? '',
     ),
   ) !== undefined;
-const opens = (row: string): boolean => startsWithMeasure(row) || startsWithAmount(row);
-
 const join = (a: Raw, b: Raw): Raw => ({
   start: a.start,
   end: b.end,

@@ -139,7 +139,7 @@ function isOurDeed(tokens: readonly Token[], at: number, to: number, said: Gover
   const w = wordAt(tokens, k);
   const verb = verbOf(w);
   const brings = HAVING.has(w) || verb?.verb.brings === true;
-  if (!brings || (AUXILIARIES.has(w) !== HAVING.has(w) && AUXILIARIES.has(w))) return false;
+  if (!brings || (AUXILIARIES.has(w) && !HAVING.has(w))) return false;
   // "when I was small we put in butter"
   return !(said.then && said.was) || (verb?.form === 'base' && w !== 'put');
 }
