@@ -234,6 +234,30 @@ const isMass = (m: Measure) => m.unit?.kind === 'mass' || m.each?.unit.kind === 
 
 const MASHED = /\b(?:mashed|pur[eé]ed|crushed to a pulp)\s/;
 
+/** How far a piece may be from what is usual before a weight is not taken for one's, or for all. */
+const AS_ONE = 1.6;
+
+/** "8 tortillas (25 g)": what one of them weighs, where it can be no weight of all; null otherwise. */
+function eachWeighs(
+  count: Measure,
+  said: Measure,
+  food: Food,
+  settings: MeasureSettings,
+): Measure | null {
+  const number = count.quantity[0] * count.factor[0];
+  if (!said.unit || !count.stated || count.each || count.unit?.package || number < 2) return null;
+  if (count.unit && count.unit.kind !== 'count') return null;
+  const usual = ofMeasure({ ...count, quantity: ONE, factor: ONE }, food, settings)?.grams;
+  const grams = ofMeasure(said, food, settings)?.grams;
+  if (!usual || !grams) return null;
+  const couldBeAll = grams[2] / number >= usual[0] / AS_ONE;
+  const couldBeOne = grams[2] <= usual[2] * AS_ONE;
+  if (couldBeAll || !couldBeOne) return null;
+  const quantity = mul(said.quantity, said.factor);
+  const each = { quantity, unit: said.unit, drained: said.drained === true };
+  return { ...count, each, unit: null, size: null };
+}
+
 /**
  * Grams of the edible food that a line's amount allows; null where no amount is said or it cannot be
  * weighed. A stated mass overrules a volume, a volume a count.
@@ -266,6 +290,8 @@ export function weigh(words: FoodWords, bought: Food, settings: MeasureSettings)
       };
       return toWeighed([ofMeasure({ ...only, each }, food, settings)]);
     }
+    const one = only && equivalent.unit?.kind === 'mass' ? eachWeighs(only, equivalent, food, settings) : null;
+    if (one) return toWeighed([ofMeasure(one, food, settings)]);
     if (equivalent.unit?.kind === 'mass' || measures.every((m) => m.unit?.kind !== 'volume'))
       return toWeighed([ofMeasure(equivalent, food, settings)]);
   }

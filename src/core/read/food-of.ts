@@ -7,6 +7,8 @@ import { weigh } from '@/core/food/weigh';
 import { US_MEASURES } from '@/core/measure/units';
 import { PREPARATION } from '@/core/recipe/alternatives';
 import type { FoodWords } from '@/core/recipe/line';
+import { readMeasures } from '@/core/recipe/measures';
+import { Reader } from '@/core/recipe/reader';
 import { NEGATORS } from '@/core/step/lexicon';
 
 /** What a line's words name, and how sure that is. */
@@ -114,6 +116,21 @@ function unsoaked(words: FoodWords, larder: Larder): FoodWords {
   return { ...words, food, notes: isDry ? `${notes}, dried` : notes };
 }
 
+/** "4 nests wholewheat", "60 g of it brown": which ones, behind a food whose own amount opens the words. */
+function withoutAmount({ notes, measures: own }: FoodWords): string {
+  const first = (notes.split(',')[0] ?? '').trim();
+  const r = new Reader(first, first);
+  const [said] = readMeasures(r).measures;
+  // "225 g flour, half wholemeal" says another amount
+  const same = said && own[0] && said.quantity[1] === own[0].quantity[1] && said.unit === own[0].unit;
+  return same
+    ? r.text
+        .slice(r.at)
+        .replace(/^\s*(?:of (?:it|them|the)\s+)?/, '')
+        .replace(/\s*\([^()]*\)?\s*$/, '')
+    : first;
+}
+
 /** The food a phrase names, helped by its container and what is done with it. */
 export function find(line: FoodWords, larder: Larder): Found {
   // "soaked and cooked chickpeas" are cooked
@@ -180,7 +197,7 @@ export function find(line: FoodWords, larder: Larder): Found {
   if (can && (best?.confidence ?? 0) < SURE)
     take(findFood(plain, words.notes).filter((c) => c.food.kind === 'water'));
   // "oil, olive": the name turned round at its comma
-  const after = (words.notes.split(',')[0] ?? '')
+  const after = withoutAmount(words)
     .replace(/\s*(?:[-–—]\s*)?(?:about )?\d[\d.,/]*\s*[a-z]*\s*(?:each)?\s*$/, '')
     .replace(/\s*[-–—]\s*$/, '')
     .trim();

@@ -10,6 +10,8 @@ interface Behind {
   readonly before: string;
   /** The words that were looked through. */
   readonly source: string;
+  /** What is said behind it of the food: "rice 200 g brown". */
+  readonly which?: string;
 }
 
 const NUMBER = String.raw`(?:\d[\d\s./-]*|[½⅓⅔¼¾⅛]|half(?:\s+an?)?|quarter(?:\s+an?)?|one|two|three|four|an?)`;
@@ -90,7 +92,7 @@ function inside(text: string): Behind | null {
     m?.[2] && words.length <= MOST_SAID && !/\d|\b(?:with|plus|or)\b/.test(said) && !namesFood(words)
       ? whole(heap ? m[2].replace(/^(\S+)/, `$1 ${heap.trim()}`) : m[2])
       : null;
-  return measures ? { measures, before: m?.[1] ?? '', source: text } : null;
+  return measures ? { measures, before: m?.[1] ?? '', source: text, which: said } : null;
 }
 
 /** "2 medium finely chopped": without what is done. */
@@ -101,11 +103,28 @@ function withoutDone(words: string): string {
   return parts.join(' ');
 }
 
+/** "noodles, 4 nests wholewheat": so many, and which ones. */
+function ofWhich(words: string, name: string): readonly Measure[] | null {
+  const plain = words.replace(/\s*\([^()]*\)\s*$/, '');
+  const r = new Reader(plain, plain);
+  const { measures } = readMeasures(r);
+  const which = plain.slice(r.at).trim();
+  const unit = measures[0]?.unit;
+  return name &&
+    unit &&
+    unit.id !== 'piece' &&
+    /^[a-z-]+(?: [a-z-]+)?$/.test(which) &&
+    !PREPARATION.has(which) &&
+    namesFood([`${which} ${name}`])
+    ? measures
+    : null;
+}
+
 const COUNT_ALONE =
   /^(?:about )?(?:\d{1,2}|half|a half|a quarter|one|two|three|four|five|six|seven|eight|nine|ten|twelve)$/;
 
 /** "soy sauce, half a cup", "chickpeas, half a can, the salt-free ones", "seeds, a pinch for the top". */
-function inPieces(prep: string): Behind | null {
+function inPieces(prep: string, name: string): Behind | null {
   for (const piece of prep.split(/,|\s[-–—]\s/)) {
     const words = piece.trim().replace(/^(?:(?:just|only|some)\s+)+/, '');
     // "sweetcorn, small tin"
@@ -118,7 +137,8 @@ function inPieces(prep: string): Behind | null {
       whole(words) ??
       whole(words.replace(PURPOSE, '')) ??
       whole(words.replace(SAYS_STATE, '')) ??
-      whole(withoutDone(words));
+      whole(withoutDone(words)) ??
+      ofWhich(words, name);
     // "carrots, four, the thick ones": a number alone counts them
     if (measures?.some((m) => m.unit !== null || m.size !== null || COUNT_ALONE.test(words)))
       return { measures, before: '', source: prep };
@@ -134,4 +154,4 @@ function inPieces(prep: string): Behind | null {
  * @param rest words behind it
  */
 export const amountBehind = (name: string, rest: string): Behind | null =>
-  trailing(name) ?? trailing(rest) ?? inPieces(rest) ?? inside(name);
+  trailing(name) ?? trailing(rest) ?? inPieces(rest, name) ?? inside(name);

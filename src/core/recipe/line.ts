@@ -569,6 +569,7 @@ export function readLineWords(line: string): LineWords {
     if (tail) {
       measures = tail.measures;
       if (tail.source === bare) bare = tail.before;
+      if (tail.which) notes.unshift(tail.which);
     }
   }
   const noteText = notes.filter(Boolean).join(', ');

@@ -339,7 +339,7 @@ const DRAINED_WEIGHT = /\d ?(?:g|oz|grams?)\s+drained\b|\bdrained weight\b/;
 
 /** "(60 g each)", "(60 g a slice)": what one of them weighs. */
 const EACH_ONE =
-  /\beach\b|\bones\b|\bapiece\b|\b(?:a|per) (?:slice|piece|roll|bun|tin|can|jar|cake|block|round|one)\b/;
+  /\beach\b|\bones\b|\bapiece\b|\b(?:an?|per) (?:slice|piece|roll|bun|tin|can|jar|cake|block|round|one)\b|\d ?(?:g|oz|grams?) (?:an?|per) (?!(?:head|person|serving|portion|plate|bowl|diner|day|week|time|bit|little|touch|half|quarter|third)\b)[a-z]+\s*$/;
 
 /** "(240 ml)", "(about 150 g)", "(2 oz / 60 g)": the first measure in a bracket that opens the text. */
 export function bracketEquivalent(
@@ -351,7 +351,7 @@ export function bracketEquivalent(
   const open = text.indexOf('(') + 1;
   const inside = new Reader(text.slice(open, close), written.slice(open, close));
   inside.skip(
-    /\s*(?:total|or|from|that'?s|that is|which is|it'?s|so|i\.e\.|=|weighing|drained weight:?|drained|net weight:?)\s*/y,
+    /\s*(?:total|or|from|they'?re|they are|mine (?:are|is)|it weighs|they weigh|(?:each )?weighs|that'?s|that is|which is|it'?s|so|i\.e\.|=|weighing|drained weight:?|drained|net weight:?)\s*/y,
   );
   const measure = readMeasure(inside);
   // "(half a 900 g bag)"

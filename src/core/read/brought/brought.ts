@@ -18,6 +18,7 @@ import { DAIRY, FATS, PROMISED } from './kinds';
 import { isMeasure } from './measured';
 import { PRESSED } from './amount-before';
 import { mentionOf, type Mention } from './mention';
+import { ownShare } from './own-share';
 import { larger } from './more';
 import { namerOf } from './namer';
 import { orphanAmounts } from './orphans';
@@ -253,6 +254,14 @@ export function broughtBy(
     const previous = sentences[i - 1];
     if (isFigures(sentence) || sentence.clauses.some((c) => back.has(c))) return;
     orphanAmounts(scan, source, sentence, previous?.source === source ? previous.sentence : undefined);
+  });
+  sentences.forEach(({ source, sentence }, i) => {
+    if (isFigures(sentence)) return;
+    const earlier = sentences
+      .slice(Math.max(0, i - 3), i)
+      .reverse()
+      .filter((x) => !x.source.names && !x.source.tail);
+    ownShare(scan, source, sentence, earlier);
   });
   larger(scan);
   return scan.out.filter((line) => !toldAgain(line, scan.out));

@@ -25,6 +25,25 @@ const DEEDS_ONLY = new Set(
 const CLAIMED = new Set(['sugar', 'salt', 'fat', 'sodium', 'oil']);
 const LITTLE = new Set(['low', 'lower', 'reduced', 'less']);
 
+/** Words beside the one that says which: "(the soya one)". */
+const BESIDE_KIND = new Set('the our my a an one ones kind sort type again obviously'.split(' '));
+const MOST_KIND = 5;
+
+/** "(soya)", "(the oat one, unsweetened)" behind a food's name: which one, and the place behind it. */
+function whichOf(tokens: readonly Token[], at: number): { words: string; end: number } | null {
+  if (tokens[at]?.word !== '(') return null;
+  const inside: string[] = [];
+  let named = true;
+  for (let k = at + 1; k <= at + 1 + MOST_KIND; k += 1) {
+    const t = tokens[k];
+    if (t?.word === ')') return inside.length > 0 ? { words: inside.join(' '), end: k + 1 } : null;
+    if (t?.word === ',') named = false;
+    else if (t?.kind !== 'word' || CONJUNCTIONS.has(t.word)) return null;
+    else if (named && !BESIDE_KIND.has(t.word)) inside.push(t.word);
+  }
+  return null;
+}
+
 /** Finds the names of foods among a sentence's tokens, the longest first. */
 export function namerOf(larder: Larder): Namer {
   const known = namers.get(larder);
@@ -128,7 +147,10 @@ export function namerOf(larder: Larder): Namer {
       if (n === 1 && verbOf(first.word)?.form === 'base' && verbOf(first.word)?.verb.noun === false)
         return null;
       const id = named(words);
-      if (id) return { id, end: at + n };
+      if (!id) continue;
+      const which = whichOf(tokens, at + n);
+      const kind = which ? named(`${which.words} ${words}`) : null;
+      return kind && which ? { id: kind, end: which.end } : { id, end: at + n };
     }
     return null;
   };

@@ -91,7 +91,7 @@ function orphansOf(s: Sentence, c: ClauseSpan): Orphan[] {
 /** How many words may stand between an amount and its food. */
 const REACH = 6;
 /** True where a food stands right behind a measure, or is named with it: its own, whatever is said of that. */
-function hasOwn(s: Sentence, measure: number): boolean {
+export function hasOwn(s: Sentence, measure: number): boolean {
   const food = (k: number) => s.named[k - s.from]?.kind === 'food';
   if (food(measure)) return true;
   for (let k = measure + 1; k < Math.min(s.to, measure + REACH); k += 1) {
@@ -136,7 +136,7 @@ function broughtIn(scan: Scan, { step }: Source): ReadLine[] {
 }
 
 /** True where a line that is measured has the amount among its words. */
-const isTaken = (scan: Scan, source: Source, from: number, to: number): boolean =>
+export const isTaken = (scan: Scan, source: Source, from: number, to: number): boolean =>
   [
     ...broughtIn(scan, source)
       .filter((l) => l.foods[0]?.food != null && !isUnmeasured(l, source))
