@@ -150,7 +150,10 @@ export function ownShare(
       after = k;
     }
     if (!told || named.some(({ n }) => n.from <= k && k < n.to)) continue;
-    const done = isLoose(s, k) ? null : amountAt(source, s, k);
+    const done =
+      isLoose(s, k) || (ARTICLES.has(s.tokens[k]?.word ?? '') && isLoose(s, k + 1))
+        ? null
+        : amountAt(source, s, k);
     if (done) {
       if (!hasOwn(s, done.to - 1) && isOurs(s, after, done) && counts(s, done)) {
         give(scan, source, s, told, done);
@@ -177,6 +180,7 @@ function isLoose(s: Sentence, k: number): boolean {
     ? IT.has(after)
     : s.tokens[k + 1]?.kind !== 'word' || k + 1 >= s.to || AS_MUCH.has(next);
 }
+const ARTICLES = new Set(['a', 'one']);
 const IT = new Set(['it', 'that', 'them', 'this', 'those']);
 const AS_MUCH = new Set('that as at on in over too now here and but so myself'.split(' '));
 
