@@ -197,7 +197,10 @@ export function takesBack(s: Sentence, before?: Sentence): boolean {
   // "fry it in oil: don't."
   const words = s.tokens.slice(s.from, s.to).filter((t) => t.kind === 'word');
   const denies =
-    NEGATORS.has(words[0]?.word ?? '') && words.slice(1).every((t) => HERE.has(t.word)) && words.length <= 4;
+    NEGATORS.has(words[0]?.word ?? '') &&
+    words[1]?.word !== 'more' &&
+    words.slice(1).every((t) => HERE.has(t.word)) &&
+    words.length <= 4;
   if (before && denies) return true;
   // "every recipe says olive oil; I give it lemon instead"
   const instead = s.tokens.slice(s.from, s.to).some((t) => t.word === 'instead');
@@ -235,6 +238,8 @@ export function answersNo(s: Sentence): boolean {
   const words = s.tokens.slice(s.from, s.to).filter((t) => t.kind === 'word');
   const [first, second] = words.map((t) => t.word);
   if (first === undefined || words.length > 9) return false;
+  // "not more", "no less"
+  if (['more', 'less', 'fewer', 'too'].includes(second ?? '')) return false;
   // "Cream? We have 2 tbsp soya yoghurt."
   const instead =
     ['i', 'we'].includes(first) &&
@@ -260,6 +265,11 @@ export function isReplaced(s: Sentence, c: ClauseSpan): boolean {
   );
 }
 
+/** Deeds that put something in: "no need to add it", and no "no need to measure it". */
+const isAdding = (word: string): boolean => {
+  const verb = verbOf(word)?.verb;
+  return ['do', 'use', 'bother', 'have'].includes(word) || Boolean(verb?.brings || verb?.fat || verb?.food);
+};
 const NEEDING = new Set(['need', 'call', 'reason', 'point', 'cause']);
 /** "…, but there's no call for it": a clause that says that it is not needed. */
 const saysNoNeed = ({ tokens }: Sentence, c: ClauseSpan): boolean =>
@@ -269,7 +279,8 @@ const saysNoNeed = ({ tokens }: Sentence, c: ClauseSpan): boolean =>
       wordAt(tokens, c.from + i - 1) === 'no' &&
       (c.from + i + 1 === c.to ||
         tokens[c.from + i + 1]?.kind === 'mark' ||
-        ['to', 'in'].includes(wordAt(tokens, c.from + i + 1)) ||
+        (wordAt(tokens, c.from + i + 1) === 'to' && isAdding(wordAt(tokens, c.from + i + 2))) ||
+        wordAt(tokens, c.from + i + 1) === 'in' ||
         (['for', 'of'].includes(wordAt(tokens, c.from + i + 1)) &&
           // "no need for more", "no need for oil" speak of another
           (THAT.has(wordAt(tokens, c.from + i + 2)) || wordAt(tokens, c.from + i + 2) === 'any'))),
@@ -333,7 +344,70 @@ function saysNoneInside({ tokens }: Sentence, c: ClauseSpan): boolean {
 }
 
 /** "skip that", "I swap it for stock": a deed on what was just told that takes it back. */
-function deniesThat(s: Sentence, next: ClauseSpan): boolean {
+const deniesThat = (s: Sentence, next: ClauseSpan): boolean => deniesAny(s, next) && !isForSome(s, next);
+
+/** Words behind "for" by which it is for nobody's sake in particular. */
+const FOR_ALL = new Set(
+  'me us now good ever health this that it them ours mine here sure real once today all everyone'.split(' '),
+);
+/** Words by which something holds for some, or at times. */
+const AT_TIMES = new Set('if when unless whenever'.split(' '));
+const SOME_TIMES = new Set(
+  'sometimes occasionally often usually mostly some most every fridays sundays weekdays weekends weeknights days'.split(
+    ' ',
+  ),
+);
+const LED_BY = new Set(['or', 'but', 'and', 'then', 'so']);
+/** How many words may stand between such a word and the deed. */
+const MOST_LED = 8;
+const IS_SHORT = /^(?:it|that|there|here|what|he|she|who|let)['’]s$/;
+
+/** "for Bea", "in Bea's", "on Fridays": words that hold for some, or at times. */
+function isPartial({ tokens, to: end }: Sentence, from: number, to: number): boolean {
+  for (let k = from; k < Math.min(to, end); k += 1) {
+    const w = wordAt(tokens, k);
+    if (AT_TIMES.has(w) || SOME_TIMES.has(w)) return !['these', 'those'].includes(wordAt(tokens, k - 1));
+    if (/['’]s?$/.test(w) && !IS_SHORT.test(w)) return true;
+    const next = wordAt(tokens, k + 1);
+    if (w === 'for' && k + 1 < end && next !== '' && !FOR_ALL.has(next)) return true;
+  }
+  return false;
+}
+
+/** "leave it out for Bea", "skip it if the stock is salted": for some, and no more than that. */
+function isForSome(s: Sentence, c: ClauseSpan): boolean {
+  const { tokens, clauses } = s;
+  const at = clauses.indexOf(c);
+  // "unless it's for Bea, then leave it out"
+  if ([clauses[at - 1], clauses[at + 1]].some((x) => AT_TIMES.has(x?.opener ?? ''))) return true;
+  // "or for the low salt lot leave them out", "or leave it out": the words before the deed are its own
+  let from = c.from;
+  while (
+    from > c.from - MOST_LED &&
+    from > s.from &&
+    tokens[from - 1]?.kind !== 'mark' &&
+    !LED_BY.has(wordAt(tokens, from))
+  )
+    from -= 1;
+  if (wordAt(tokens, from) === 'or') return true;
+  const own = LED_BY.has(wordAt(tokens, from)) || tokens[from - 1]?.kind === 'mark' ? from : c.from;
+  if (isPartial(s, own, c.verbAt)) return true;
+  // "I swap it for stock": what stands in its place
+  const swaps = c.verb?.verb.swaps === true;
+  const place = swaps
+    ? tokens.slice(c.verbAt, c.to).findIndex((t) => t.word === 'for' || t.word === 'with')
+    : 0;
+  return isPartial(s, c.verbAt + Math.max(place, 0) + 1, c.to + 1);
+}
+
+/** "2 tbsp tahini (skip it for Bea)": a clause behind that takes this one back for some. */
+export const isLeftBySome = (s: Sentence, c: ClauseSpan): boolean =>
+  s.clauses
+    .slice(s.clauses.indexOf(c) + 1)
+    .slice(0, MOST_BEHIND)
+    .some((next) => deniesAny(s, next));
+
+function deniesAny(s: Sentence, next: ClauseSpan): boolean {
   if (!next.verb || next.verb.form !== 'base') return false;
   // "…; I skip": what was told just now
   const bare =
@@ -456,6 +530,7 @@ function isNeverDone(s: Sentence, c: ClauseSpan): boolean {
     const never =
       PRESENT_SUBJECTS.has(wordAt(s.tokens, k)) &&
       NEGATORS.has(wordAt(s.tokens, k + 1)) &&
+      !isPartial(s, k + 2, next.to + 1) &&
       (next.to - k <= 2 ||
         s.tokens[k + 2]?.kind === 'mark' ||
         DENIES.has(wordAt(s.tokens, k + 2)) ||

@@ -1,6 +1,6 @@
 import { rememberPart } from '@/core/memo';
 import type { ClauseSpan, Sentence } from './clauses';
-import { isBygone, isRemark, othersWay } from './others';
+import { isBygone, isLeftBySome, isRemark, othersWay } from './others';
 import {
   AUXILIARIES,
   COMPARISONS,
@@ -212,6 +212,7 @@ export function isOptional(s: Sentence, c: ClauseSpan, food?: number): boolean {
     const piece = food === undefined ? null : ofOneItem(s, c, said);
     if (!piece || (food !== undefined && piece.from <= food && food < piece.to)) return true;
   }
+  if (isLeftBySome(s, c)) return true;
   const at = s.clauses.indexOf(c);
   // "tofu, cornflour, ¼ tsp salt if using": of the last of a list
   const next = s.clauses[at + 1];

@@ -32,6 +32,9 @@ import { type Scan, type Source, readPhrase, textOf } from './scan';
 const AMOUNT_KEEPS =
   /\b(?:no|without|unsalted|unsweetened|salt-free|oil-free|sugar-free|salt free|drained|rinsed|in water|in oil|in brine|no added|(?:low|lower|reduced|less)[- ](?:salt|sodium|sugar|fat))\b/i;
 
+/** "(leave them out for the low salt lot)": whom it is for, and not which one it is. */
+const FOR_SOME = /\b(?:for|if|when|unless|leave|skip|omit|use|or)\b/i;
+
 const CLAIMS = new Set(['no', 'without', 'unsalted', 'unsweetened']);
 
 /** "250 g lentils (cooked weight)": how it was weighed. */
@@ -201,7 +204,7 @@ export function mentionOf(
       .some((t, n) => t.kind === 'number' || s.named[to + 1 + n - s.from]?.kind === 'food');
     // "(no, really)" refuses nothing
     const emphatic = /^(?:no|without)$/i.test(behind.trim()) && s.tokens[k]?.word === ',';
-    if (!another && !emphatic && (AMOUNT_KEEPS.test(behind) || WEIGHED.test(behind))) notes = `, ${behind}`;
+    if (!another && !emphatic && !FOR_SOME.test(behind) && (AMOUNT_KEEPS.test(behind) || WEIGHED.test(behind))) notes = `, ${behind}`;
   } else if (['drained', 'rinsed'].includes(s.tokens[to]?.word ?? '')) notes = `, ${s.tokens[to]?.word}`;
   else if (CLAIMS.has(s.tokens[to]?.word ?? '')) {
     // "2 tins of tomatoes no salt": which ones
