@@ -12,7 +12,7 @@ describe('words by which a line is for each who eats', () => {
     'pp',
   ];
   const ROUND: readonly ((each: string) => readonly [string, string])[] = [
-    (e) => [`2 tsp tahini ${e}, thinned`, '2 tsp tahini, thinned per person'],
+    (e) => [`2 tsp tahini ${e}, thinned`, '2 tsp tahini per person, thinned'],
     (e) => [`2 tsp tahini (${e})`, '2 tsp tahini per person'],
     (e) => [`tahini, 2 tsp ${e} at the end`, 'tahini, 2 tsp at the end per person'],
     (e) => [`2 tsp ${e} tahini`, '2 tsp tahini per person'],
@@ -22,8 +22,8 @@ describe('words by which a line is for each who eats', () => {
     expect(eachLast(line)).toBe(last),
   );
   test.each([
-    ['2 pittas each on top', '2 pittas on top per person'],
-    ['rice, 60 g apiece, rinsed', 'rice, 60 g, rinsed per person'],
+    ['2 pittas each on top', '2 pittas per person on top'],
+    ['rice, 60 g apiece, rinsed', 'rice, 60 g per person, rinsed'],
     ['bread to mop up, 1 thick slice each (60 g)', '60 g bread to mop up per person'],
     ['pittas, two small ones each (40 g)', '40-80 g pittas per person'],
     ['75 g a head rice', '75 g rice per person'],

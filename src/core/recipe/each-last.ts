@@ -8,7 +8,7 @@ export const PIECES =
 const PIECE = `(?:${PIECES.join('|')})`;
 const ONE = `(?:person|head|plate|plateful|serving|portion|bowl|bowlful|jar|glass|diner|eater|guest|${PIECE})`;
 /** Words by which an amount is for everybody, whatever stands around them. */
-const FOR_EVERYBODY = String.raw`\b(?:(?:per|for each|for every|to each|to every|in each|in every|on each|on every|over each|into each|onto each) (?:${ONE}|one of us|of us|of you|one)\b|(?:for )?each of us\b|for (?:everyone|everybody|each)\b|(?:on|over|in|to) each\b(?=\s*(?:$|[,;)]))|p\.p\.|pp\b)|\/ ?${ONE}\b`;
+const FOR_EVERYBODY = String.raw`\b(?:(?:per|for each|for every|to each|to every|in each|in every|on each|on every|over each|into each|onto each) (?:${ONE}|one of us|of us|of you|one)\b|(?:for )?each of us\b|each (?:person|plate|plateful|bowl|bowlful|serving|portion|diner|eater|guest)\b|for (?:everyone|everybody|each)\b|(?:on|over|in|to) each\b(?=\s*(?:$|[,;)]))|p\.p\.|pp\b)|\/ ?${ONE}\b`;
 /** Of "a head", "a plate": of an amount, and no head of lettuce. */
 const HEADS = '(?:head|plate|bowl|person|serving|portion|diner|pot|glass|ramekin|wrap|burger)';
 const MEASURES =
@@ -111,8 +111,10 @@ export function eachLast(line: string): string {
     const rest = `${before}${behind}`.replace(/\(\s*\)/g, '').trimEnd();
     // ", per person" is of all that stands before it
     if (/,\s*$/.test(before) && !/[a-z]/i.test(behind)) return written;
-    return A_FIGURE.test(before) || !AN_AMOUNT.test(rest)
-      ? written
+    if (A_FIGURE.test(before) || !AN_AMOUNT.test(rest)) return written;
+    // what is said behind it stays behind it: "per person, if you like"
+    return /^\s*[,(–-]/.test(behind) && !/[,(–-]\s*$/.test(before)
+      ? `${before.replace(/[\s,;.]+$/, '')} per person${behind}`
       : `${rest.replace(/[\s,;.]+$/, '')} per person`;
   }
   if (/\beach\b.*\beach\b/i.test(written)) return written;
@@ -132,5 +134,5 @@ export function eachLast(line: string): string {
     (NUMBERED.test(written) && /\d ?(?:g|oz|ml)$/i.test(inside[1] ?? ''))
   )
     return written;
-  return `${inside[1] ?? ''}${last}`.replace(/[\s,;.]+$/, '') + ' per person';
+  return `${inside[1] ?? ''} per person${last}`.replace(/[\s,;.]+$/, '');
 }

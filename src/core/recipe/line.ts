@@ -6,6 +6,7 @@ import { AND, noteAlternatives, PREPARATION, splitAlternatives } from './alterna
 import { clean, markerLength } from './clean';
 import { amountBehind } from './behind';
 import { orMore } from './or-more';
+import { eachAt } from './per-head';
 import { bracketEquivalent, readMeasure, readMeasures, weighedAt } from './measures';
 import { plainTalk, struck } from './talk';
 import { mul, Reader, type Measure, type Measures, type Three } from './reader';
@@ -89,11 +90,6 @@ const WEIGHS =
 const WEIGHT_LAST = /\s+((?:about |roughly |ca\.? )?\d[\d.]*\s*(?:g|kg|oz|lb))\s*$/;
 const OWN_LIQUID =
   /\s+(?:and|with|plus|including)\s+(?:all )?(?:liquid|liquor)\b|\s+(?:and|with|plus|in|including)\s+(?:all )?(?:(?:its|their|the)\s+(?:own )?|(?<=in )(?:natural |own )?)(?:liquid|juices?|brine|water|liquor|syrup)\b/g;
-/** "each", "a head": so much for everyone who eats. */
-const PER_HEAD =
-  /(?<!\b(?:half|quarter|third|kcal|cals?|calories)|\d ?m?g (?:of )?(?:fat|salt|sodium|sugars?|protein))[\s,(]+(?:each|apiece|pp|a (?:head|plate|bowl|person|diner|serving|portion|(?<=\d ?(?:g|ml|tbsps?|tsps?)[\s,(]+a )(?:jar|glass|pot))|(?:per|for each|for every) (?:person|head|plate|serving|portion|bowl|jar|glass|diner|eater))\)?\s*$/;
-const COUNTED_EACH =
-  /(?:\d|\btwo|\bthree|\bfour)\s+(?:[a-z-]+\s+){1,4}\(\s*(?:about |around )?\d[\d.]* ?(?:g|kg|ml|oz)\s+(?:each|apiece)\s*\)\s*$/;
 /** "x 3", "twice": the amount so many times. */
 const TIMES =
   /(?<!\b(?:rinsed|washed|cooked|boiled|baked|fried|sifted|drained|strained|sieved|soaked|blanched|peeled|turned|ground|minced))\s+(?:(?:x|times)\s*(\d{1,2})|(twice)|(three times))\s*$/;
@@ -151,7 +147,7 @@ function turnJuice(text: string): { text: string; zest: boolean } {
 
 /** A word or two and a colon, and behind it an amount of something. */
 const LABEL =
-  /^\s*[a-z][a-z' -]{1,24}:\s+(?=(?:[\d½¼¾⅓⅔][\d./]*|an?|half an?) ?(?:tbsps?|tsps?|tablespoons?|teaspoons?|cups?|ml|g|kg|oz|lbs?|cans?|tins?)\b\.? (?:of )?(?!(?:each|apiece)\s*(?:$|[,;]))[a-z]{3})/i;
+  /^\s*[a-z][a-z' -]{1,24}:\s+(?=(?:[\d½¼¾⅓⅔][\d./]*|an?|half an?) ?(?:tbsps?|tsps?|tablespoons?|teaspoons?|cups?|ml|g|kg|oz|lbs?|cans?|tins?)\b\.? (?:of )?(?!(?:each|apiece)\s*(?:$|[,;])|per (?:person|head|plate|bowl)\b)[a-z]{3})/i;
 /** "DRESSING 2 tbsp oil", "for the sauce 3 tbsp tahini": a part's name, and behind it an amount of something. */
 const PART_LABEL =
   /^\s*(?:(?:for (?:the )?)?(?:[a-z]+ )?(?:dressing|sauce|marinade|topping|filling|dip|glaze|crust|base|batter|dough|gravy|garnish|crumb)(?: is| =|:)?|[A-Z]{4,}(?: [A-Z]{3,})?)\s+(?=(?:about )?(?:[\d½¼¾⅓⅔][\d./–-]*|an?|half an?) ?(?:heaped |rounded |level |small |large |big )?(?:tbsps?|tsps?|tablespoons?|teaspoons?|cups?|ml|g|kg|oz|lbs?|cans?|tins?)\b\.? (?:of )?([A-Za-z]{2,}))/;
@@ -377,8 +373,8 @@ export function readLineWords(line: string): LineWords {
       ? `that is the start, more goes in to taste${AT_A_TIME.test(text) ? ', so much at a time' : ''}`
       : null;
   const purpose = PURPOSE.exec(more ? text.slice(0, more.index) : text)?.[1] ?? null;
-  const strip = (pattern: RegExp) => {
-    const m = pattern.exec(text);
+  const strip = (pattern: RegExp | RegExpExecArray) => {
+    const m = pattern instanceof RegExp ? pattern.exec(text) : pattern;
     if (!m) return;
     const gap = ' '.repeat(m[0].length);
     text = text.slice(0, m.index) + gap + text.slice(m.index + m[0].length);
@@ -406,18 +402,9 @@ export function readLineWords(line: string): LineWords {
   if (container) strip(FROM_CONTAINER);
   const { own } = asides;
   const startsWithNumber = /^\s*(?:\d|an?\b|half\b|one\b|two\b|three\b|four\b|pinch|scant|heap)/.test(text);
-  // "3 carrots, 100 g each" weigh so much; "cooked rice, 150 g each" is for each who eats
-  const perHead =
-    PER_HEAD.test(text) &&
-    // "2 blocks of tofu (300 g each)"
-    !COUNTED_EACH.test(text) &&
-    !(
-      startsWithNumber &&
-      /\d\s*(?:g|kg|ml|oz|lb)\s+(?:(?:drained|net|when drained|peeled|trimmed)\s+)?(?:each|apiece)\)?\s*$/.test(
-        text.replace(/^\s*\d[\d.]*\s*(?:g|kg|ml|oz|lb)\b/, ''),
-      )
-    );
-  if (perHead) strip(PER_HEAD);
+  const heads = eachAt(text);
+  const perHead = heads !== null;
+  if (heads) strip(heads);
   const again = startsWithNumber ? TIMES.exec(text) : null;
   const times = again ? (again[1] ? Number(again[1]) : again[2] ? 2 : 3) : 1;
   if (again) strip(TIMES);

@@ -48,7 +48,7 @@ export const FOR_SO_MANY =
   /^([a-z][a-z' -]{2,40}?)\s+for (\d{1,2}|two|three|four|five|six|eight)(?: people| of us)?\s*([,(].*)?$/i;
 /** "1 T miso per bowl, white": for each of them, wherever it stands. */
 const PER_ONE =
-  /^((?:[^()]|\([^()]*\))*?(?<!\b(?:fat|salt|sodium|sugar|protein|kcal|cal|calories|g|mg)))\s+((?:per|for each|for every) (?:person|head|plate|serving|portion|bowl|jar|glass|diner|eater))\s*((?:[,;(]|\b(?:for (?:those|whoever|anyone|whom|the ones)|if|when|unless|at the (?:end|table)|on top|to (?:serve|finish)|dry|raw|cooked)\b).*)$/i;
+  /^((?:[^()]|\([^()]*\))*?(?<!\b(?:fat|salt|sodium|sugar|protein|kcal|cal|calories|g|mg)))\s+((?:per|for each|for every) (?:person|head|plate|serving|portion|bowl|jar|glass|diner|eater))\s*(?!\s*[,;(]?\s*(?:if|when|unless)\b)((?:[,;(]|\b(?:for (?:those|whoever|anyone|whom|the ones)|at the (?:end|table)|on top|to (?:serve|finish)|dry|raw|cooked)\b).*)$/i;
 /** "~~butter~~ margarine", "~½ tsp salt~ none": what is struck out. */
 const STRUCK = /^\s*~{1,2}([^~]{2,})~{1,2}\s*(.*)$/;
 export const struck = (line: string): string => {

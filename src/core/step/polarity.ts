@@ -596,6 +596,32 @@ const isDescribed = ({ tokens }: Sentence, from: number, to: number): boolean =>
   return opensAt(tokens, from) && TASTES.has(wordAt(tokens, at));
 };
 
+const SUMMED = new Set(['fat', 'oil', 'salt', 'sugar', 'sodium', 'fats', 'oils', 'sugars']);
+const IS_WORDS = new Set(['is', 'are', "that's", "it's", 'comes', 'come']);
+/** "and that's all the fat there is", "the only salt is in the miso": a sum of what is told, and nothing that goes in. */
+function isSummedUp(
+  { tokens, named, from: begins }: Sentence,
+  c: ClauseSpan,
+  from: number,
+  to: number,
+): boolean {
+  if (!SUMMED.has(wordAt(tokens, from)) || to !== from + 1 || c.verb?.verb.brings) return false;
+  let k = from - 1;
+  if (['added', 'real', 'actual', 'extra'].includes(wordAt(tokens, k))) k -= 1;
+  const all =
+    wordAt(tokens, k) === 'only' ||
+    (wordAt(tokens, k) === 'the' && ['all', 'of'].includes(wordAt(tokens, k - 1)));
+  if (!all || !tokens.slice(Math.max(c.from - 1, 0), c.to).some((t) => IS_WORDS.has(t.word))) return false;
+  // "the only oil is a teaspoon" says how much
+  return !tokens
+    .slice(to, c.to)
+    .some(
+      (t, i) =>
+        (t.kind === 'number' || ['a', 'an', 'half'].includes(t.word)) &&
+        !named.slice(to + i - begins, c.to - begins).some((n) => n?.kind === 'food'),
+    );
+}
+
 const KEEPS = new Set(['keep', 'save', 'reserve', 'freeze', 'store']);
 /** "I keep a third back for rice": what it is kept for is another meal. */
 const isForAnother = ({ tokens }: Sentence, c: ClauseSpan, from: number): boolean =>
@@ -638,7 +664,8 @@ export function polarityOf(s: Sentence, c: ClauseSpan, from: number, to: number)
     isPutAway(s, to) ||
     isForAnother(s, c, from) ||
     isOfItsNature(s, from, to) ||
-    isDescribed(s, from, to)
+    isDescribed(s, from, to) ||
+    isSummedUp(s, c, from, to)
   )
     return 'remark';
   const behind = saidBehind(s, c, from, to);

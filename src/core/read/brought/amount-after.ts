@@ -2,7 +2,7 @@ import { type ClauseSpan, type Sentence } from '@/core/step/clauses';
 import { numberOf } from '@/core/measure/quantity';
 import { CONJUNCTIONS, Phrases, PREPOSITIONS, SUBJECTS } from '@/core/step/lexicon';
 import { type Token } from '@/core/step/tokens';
-import { EACH, isPerOne } from './for-each';
+import { EACH, isForEach } from './for-each';
 import { isMeasure, STATES } from './measured';
 
 const APPROACH = new Set([',', '-', '–', '—', '(', ':', 'about', 'roughly', 'around', 'say', 'approx']);
@@ -165,12 +165,12 @@ export function amountBehind(s: Sentence, to: number): { from: number; to: numbe
       continue;
     }
     // "rice, 2 cups of stock": the amount is the next food's
-    if (word === 'of' || s.named[k - s.from]) return null;
-    if (isPerOne(word, s.tokens[k + 1]?.word ?? '')) {
+    if (isForEach(s, k)) {
       states.push('each');
-      k += 1;
+      if (!EACH.has(word) || s.named[k + 1 - s.from]?.kind === 'tool') k += 1;
       continue;
     }
+    if (word === 'of' || s.named[k - s.from]) return null;
     if (CONJUNCTIONS.has(word) || PREPOSITIONS.has(word)) break;
     if (STATES.has(word)) states.push(word);
   }

@@ -21,6 +21,22 @@ const OF_ONE = new Set([
 /** "per head", "a plate", "per pancake": so much for every one, at a place behind an amount. */
 export const isPerOne = (word: string, thing: string): boolean =>
   (word === 'a' && HEADS.has(thing)) || (word === 'per' && (OF_ONE.has(thing) || PIECES.includes(thing)));
+const PLACED = new Set(['for', 'on', 'to', 'in', 'over', 'into']);
+/** Whether "each", "a head", "for each of us", "on each plate" stands at a place, behind an amount or its food. */
+export function isForEach({ tokens, to }: Pick<Sentence, 'tokens' | 'to'>, at: number): boolean {
+  const word = (k: number) => (k < to ? (tokens[k]?.word ?? '') : '');
+  if (EACH.has(word(at)) || isPerOne(word(at), word(at + 1))) return true;
+  if (!PLACED.has(word(at))) return false;
+  if (word(at) === 'for' && ['everyone', 'everybody'].includes(word(at + 1))) return true;
+  if (!['each', 'every'].includes(word(at + 1))) return false;
+  const thing = tokens[at + 2];
+  return (
+    at + 2 >= to ||
+    thing?.kind !== 'word' ||
+    OF_ONE.has(thing.normal) ||
+    (thing.word === 'of' && ['us', 'you', 'them'].includes(word(at + 3)))
+  );
+}
 /** Words behind "each" that are no thing which is filled or topped. */
 const NO_THING = new Set(
   'time of other end way hour pan tray tin minute addition turn day one step'.split(' '),

@@ -24,7 +24,7 @@ import {
   swappedAmount,
 } from './amount-before';
 import { PER_PIECE } from '@/core/recipe/each-last';
-import { EACH, isPerOne, onEach } from './for-each';
+import { EACH, isForEach, onEach } from './for-each';
 import { MORE } from './kinds';
 import { isMeasure, STATES } from './measured';
 import { type Scan, type Source, readPhrase, textOf } from './scan';
@@ -204,7 +204,13 @@ export function mentionOf(
       .some((t, n) => t.kind === 'number' || s.named[to + 1 + n - s.from]?.kind === 'food');
     // "(no, really)" refuses nothing
     const emphatic = /^(?:no|without)$/i.test(behind.trim()) && s.tokens[k]?.word === ',';
-    if (!another && !emphatic && !FOR_SOME.test(behind) && (AMOUNT_KEEPS.test(behind) || WEIGHED.test(behind))) notes = `, ${behind}`;
+    if (
+      !another &&
+      !emphatic &&
+      !FOR_SOME.test(behind) &&
+      (AMOUNT_KEEPS.test(behind) || WEIGHED.test(behind))
+    )
+      notes = `, ${behind}`;
   } else if (['drained', 'rinsed'].includes(s.tokens[to]?.word ?? '')) notes = `, ${s.tokens[to]?.word}`;
   else if (CLAIMS.has(s.tokens[to]?.word ?? '')) {
     // "2 tins of tomatoes no salt": which ones
@@ -230,13 +236,11 @@ export function mentionOf(
     const serves = c.verb?.verb.id === 'serve' ? ', to serve' : '';
     // as many as are made are all of them
     const allPieces = scan.pieces !== scan.servings && PER_PIECE.test(textOf(source, s, s.from, s.to));
-    const each =
-      ['each', 'apiece', 'pp'].includes(s.tokens[to]?.word ?? '') ||
-      isPerOne(s.tokens[to]?.word ?? '', s.tokens[to + 1]?.word ?? '')
-        ? ' each'
-        : start < from
-          ? onEach(s, c, start, from).replace(allPieces ? /, plus more$/ : /$^/, '')
-          : '';
+    const each = isForEach(s, to)
+      ? ' each'
+      : start < from
+        ? onEach(s, c, start, from).replace(allPieces ? /, plus more$/ : /$^/, '')
+        : '';
     const more = s.tokens.slice(start, from).some((t) => t.word === 'more')
       ? ''
       : furtherWords(source.text, s, c, to, start < from);

@@ -4,7 +4,7 @@ import { NEGATORS, PREPOSITIONS, PRONOUNS, TOOLS } from '@/core/step/lexicon';
 import { isRemark } from '@/core/step/others';
 import { polarityOf, verbNegated } from '@/core/step/polarity';
 import { type ReadLine } from '../types';
-import { EACH, isPerOne } from './for-each';
+import { isForEach } from './for-each';
 import { foodsOf, isFigure, lineOf, readPhrase, textOf, type Scan, type Source } from './scan';
 import { SET_OUT } from './stray';
 import { methodLine } from './take';
@@ -204,8 +204,7 @@ function bind(
   const joined = [...here, ...told].filter((l) => l === line || isJoined(source, l, line));
   const behind = s.tokens.slice(to, to + 2).map((t) => t.word);
   const ofEach = joined.length > 1 && behind.some((w) => ['each', 'both', 'apiece'].includes(w));
-  const next = behind[0] ?? '';
-  const each = !ofEach && (EACH.has(next) || isPerOne(next, behind[1] ?? '')) ? ' each' : '';
+  const each = !ofEach && isForEach(s, to) ? ' each' : '';
   // what was said not to be understood is understood now
   const stray = scan.out.findIndex(
     (l) => l.foods[0]?.food === null && l.line.start === start && l.line.end <= end,
