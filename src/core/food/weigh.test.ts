@@ -1,6 +1,8 @@
 import { US_MEASURES } from '@/core/measure/units';
 import { readLineWords } from '@/core/recipe/line';
+import { foodOfName } from './find';
 import { foodById, type Food } from './table';
+import { tokens } from './tokens';
 import { densityOf, unsaid, weigh } from './weigh';
 
 const food = (id: string) => foodById(id) as Food;
@@ -86,4 +88,24 @@ test('the density nearest to the spoon is used', () => {
   const perMl = (id: string, unit: string) => densityOf(food(id), unit)?.[1] ?? NaN;
   expect(perMl('coriander-leaf', 'tbsp') * 14.78676).toBeCloseTo(2.5, 1);
   expect(perMl('salt-kosher', 'tsp')).toBeLessThan(perMl('salt', 'tsp'));
+});
+
+describe('a weight behind so many pieces', () => {
+  const gramsOf = (line: string) => {
+    const [words] = readLineWords(line).foods;
+    const food = words && foodOfName(tokens(words.food));
+    return words && food ? weigh(words, food, US_MEASURES)?.grams.best : undefined;
+  };
+  // usual weights of a corn tortilla (25 g), a pitta (60 g), a slice (40 g), a carrot (80 g): common practice
+  test.each([
+    ['8 corn tortillas (25 g)', 200],
+    ['8 corn tortillas (200 g)', 200],
+    ['8 corn tortillas (the small ones, 25 g)', 200],
+    ['4 pittas (60 g)', 240],
+    ['4 pittas (240 g)', 240],
+    ['6 slices bread (40 g)', 240],
+    ['4 nests wholewheat noodles (62 g a nest)', 248],
+    ['noodles, 4 nests wholewheat (they’re 62 g a nest)', 248],
+    ['10 walnuts (25 g)', 25],
+  ])('%s', (line, grams) => expect(gramsOf(line)).toBeCloseTo(grams, 0));
 });

@@ -54,7 +54,9 @@ for (const [id, u] of Object.entries(units.vague))
   enter({ id, kind: 'vague', size: null, package: false }, u.names);
 
 const longestFirst = [...byName.keys()].sort((a, b) => b.length - a.length);
-const NAME = new RegExp(`(?:${longestFirst.map(escapePattern).join('|')})(?![a-z])\\.?`, 'y');
+/** Names of all units in lower case, as a pattern: the longest first. */
+export const UNIT_PATTERN = longestFirst.map(escapePattern).join('|');
+const NAME = new RegExp(`(?:${UNIT_PATTERN})(?![a-z])\\.?`, 'y');
 const EXACT = new RegExp(
   `(?:${[...byExact.keys()]
     .sort((a, b) => b.length - a.length)

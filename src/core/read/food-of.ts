@@ -64,6 +64,11 @@ const CLAIM =
 /** Grains that a bread is called by. */
 const GRAIN =
   /^(?:rye|wholemeal|whole[- ]?wheat|whole[- ]?grain|white|brown|granary|multigrain|spelt|seeded)$/;
+/** "500 g long grain", "1½ cups short grain brown": rice. */
+const OF_RICE =
+  /^(?:(?:parboiled|easy[- ]cook|brown|white|organic) )*(?:long|short|medium)[- ]grain(?: (?:brown|white))?$/;
+/** Of those, what a flour is called by as well. */
+const FLOURS = /^(?:rye|wholemeal|whole[- ]?wheat|whole[- ]?grain|spelt)$/;
 /** Kinds that are also sold fried; by the piece they are not. */
 const FRESH = new Set(['vegetable', 'mushroom']);
 
@@ -156,7 +161,17 @@ export function find(line: FoodWords, larder: Larder): Found {
   const sliced = words.measures.some((m) => m.unit?.id === 'slice') && GRAIN.test(words.food.trim());
   // "low sodium soy": the sauce, where it is spooned
   const sauce = /(?:^|\s)soy$/.test(words.food) && words.measures.every((m) => m.unit?.kind !== 'mass');
-  const plain = sliced ? `${words.food.trim()} bread` : sauce ? `${words.food} sauce` : words.food;
+  // "400 g wholemeal", "100 g rye": the flour; it may be bread
+  const ground = FLOURS.test(words.food.trim()) && words.measures.some((m) => m.unit?.kind === 'mass');
+  const plain = OF_RICE.test(words.food.trim())
+    ? `${words.food.trim()} rice`
+    : ground
+      ? `${words.food.trim()} flour`
+      : sliced
+        ? `${words.food.trim()} bread`
+        : sauce
+          ? `${words.food} sauce`
+          : words.food;
   const jar = words.measures.some((m) => m.unit?.id === 'jar');
   // a tube of polenta is cooked, a jar of peppers is in brine
   const tube = words.measures.some((m) => m.unit?.id === 'tube');
@@ -367,6 +382,10 @@ export function mightBe(
 ): Food[] {
   const stock = madeOfCube(food, words, larder);
   if (stock) return [stock];
+  if (FLOURS.test(words.food.trim()) && words.measures.some((m) => m.unit?.kind === 'mass')) {
+    const bread = larder.finder.find(`${words.food.trim()} bread`, '', 1)[0];
+    if (bread && bread.confidence >= SURE && bread.food !== food) return [bread.food];
+  }
   // two foods by the very same name: neither can be ruled out
   const name = tokens(as).join(' ');
   const namesakes = candidates.flatMap((c) =>

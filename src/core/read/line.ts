@@ -9,6 +9,7 @@ import { readUnit } from '@/core/measure/units';
 import { exact, hull, scale, type Range } from '@/core/range/range';
 import { PER_ONE } from '@/core/recipe/heading';
 import { readLineWords, type FoodWords, type LineWords } from '@/core/recipe/line';
+import { FEWEST_BARE_GRAMS } from '@/core/recipe/bare-grams';
 import type { SourceLine } from '@/core/recipe/source';
 import { cornersOfLine, together, type Option } from './corners';
 import { find, fromCan, mightBe, NOTHING, type Found } from './food-of';
@@ -30,18 +31,25 @@ const PIECE_ONLY_ARTICLE = (words: FoodWords) =>
 /** More than this of counted pieces is in no kitchen's pot. */
 const MOST_COUNTED_G = 15_000;
 /** Numbers that are no count of anything: "oats 150", "soya milk 450". */
-const LEAST_BARE = 20;
+const LEAST_BARE = FEWEST_BARE_GRAMS;
 const GRAM = readUnit('g', 'g', 0)?.unit ?? null;
 
 /** "oats 150": of what does not come by the piece, grams, or as many millilitres. */
-function withoutUnit(words: FoodWords): FoodWords | null {
+function withoutUnit(words: FoodWords, least = LEAST_BARE): FoodWords | null {
   const [m] = words.measures;
-  if (!m || words.measures.length > 1 || m.unit !== null || m.each !== null || m.quantity[0] < LEAST_BARE)
+  if (!m || words.measures.length > 1 || m.unit !== null || m.each !== null || m.quantity[0] < least)
     return null;
   return {
     ...words,
     measures: [{ ...m, unit: GRAM, readings: [...m.readings, 'no unit: grams, or as many millilitres'] }],
   };
+}
+
+/** A food of a list that leaves its grams out; a small number of what comes by the piece is a count. */
+function inGrams(words: FoodWords, { larder = TABLE_LARDER, measures }: ReadSettings): FoodWords {
+  const { food } = find(words, larder);
+  const counted = food !== null && weigh(words, food, measures) !== null;
+  return withoutUnit(words, counted ? LEAST_BARE : 0) ?? words;
 }
 
 /** "a few pumpkin seeds": of what nobody counts, about a spoonful (common practice). */
@@ -288,7 +296,9 @@ export const sectionSays = (
 
 /** Reads one ingredient line: which foods, how many grams, and all that its words allow. */
 export function readLine(line: SourceLine, settings: ReadSettings, servings: number): ReadLine {
-  const said = readLineWords(line.text);
+  const told = readLineWords(line.text);
+  // "100 rye", "8 salt" on a list that leaves its grams out
+  const said = line.bareGrams ? { ...told, foods: told.foods.map((f) => inGrams(f, settings)) } : told;
   const under = sectionSays(line.section);
   const words = {
     ...said,

@@ -1,12 +1,13 @@
-import { SURE } from '@/core/food/find';
+import { foodOfName, SURE } from '@/core/food/find';
+import { tokens } from '@/core/food/tokens';
+import { UNIT_PATTERN } from '@/core/measure/units';
 import { clean } from './clean';
 import type { Stretch } from './source';
 import { isNamed } from './title-said';
 
 const FRACTION = '[½¼¾⅓⅔⅛]';
 const NUMBER = String.raw`(?:\d+ ?${FRACTION}|\d+ \d\/\d|\d\/\d|\d+(?:[.,]\d+)?|${FRACTION}|half an?|half|one|two|three|four|five|six)`;
-const UNIT =
-  '(?:tbsps?|tbs|tsps?|tablespoons?|teaspoons?|t|cups?|ml|l|g|kg|oz|lbs?|cloves?|tins?|cans?|pinch(?:es)?|handfuls?|bunch(?:es)?|sticks?|slices?|dash|splash)';
+const UNIT = `(?:t|${UNIT_PATTERN})`;
 /** An amount as it stands in a list: "2 tbsp", "½ t", "about 30 g", "a pinch", "3". */
 const AMOUNT = new RegExp(
   String.raw`(?<![\w.,/½¼¾⅓⅔⅛-])(?:about |~ ?|x ?)?(?:${NUMBER}(?: ?[-–] ?${NUMBER})?(?: ?(?:heaped |level )?${UNIT}(?![\w-]))?|an? (?:heaped |level |good )?${UNIT}(?![\w-]))(?![\w%/-])`,
@@ -30,6 +31,19 @@ const SAYS =
   /\b(?:them|it|these|those|which|the|to|into|for|in|with|on|at|if|or|not|no|each|per|max|of|from|than|more|less|about)\b/i;
 const isFoodName = (words: string): boolean =>
   /^[a-z][a-z' -]{1,30}$/i.test(words) && !SAYS.test(words) && isNamed(clean(words).toLowerCase(), SURE);
+
+/** The food that an item of such a list is of. */
+const foodNamed = (item: string) =>
+  foodOfName(
+    tokens(
+      clean(
+        item
+          .replace(AMOUNT, ' ')
+          .replace(/[:=,(–—-]/g, ' ')
+          .replace(/^\s*of /, ''),
+      ).toLowerCase(),
+    ),
+  );
 
 /** Splits words at the sign that ends an item: what is before it, and where the next item begins. */
 function afterJoin(text: string, from: number, to: number): number | null {
@@ -86,6 +100,9 @@ export function countedList(text: string): Stretch[] | null {
   if (amounts.length < FEWEST) return null;
   // "1 tbsp soy / 1 tbsp tamari" may be either
   if (amounts.length === FEWEST && text.includes('/') && /\s\/\s/.test(text)) return null;
-  return amounts[0]?.index === 0 ? amountsFirst(text, amounts) : namesFirst(text, amounts);
+  const items = amounts[0]?.index === 0 ? amountsFirst(text, amounts) : namesFirst(text, amounts);
+  // "tofu, 1 pack extra firm, 396 g": one food, and more of what it is
+  const named = (items ?? []).map((x) => foodNamed(x.text)).filter((food) => food !== undefined);
+  return new Set(named).size < named.length ? null : items;
 }
 const LONGEST = 240;

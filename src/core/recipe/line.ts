@@ -148,6 +148,14 @@ function turnJuice(text: string): { text: string; zest: boolean } {
 /** A word or two and a colon, and behind it an amount of something. */
 const LABEL =
   /^\s*[a-z][a-z' -]{1,24}:\s+(?=(?:[\d½¼¾⅓⅔][\d./]*|an?|half an?) ?(?:tbsps?|tsps?|tablespoons?|teaspoons?|cups?|ml|g|kg|oz|lbs?|cans?|tins?)\b\.? (?:of )?(?!(?:each|apiece)\s*(?:$|[,;])|per (?:person|head|plate|bowl)\b)[a-z]{3})/i;
+/** "Day: 400 wholemeal": a word that names no food, and behind it a number of something. */
+const BARE_LABEL = /^\s*([a-z][a-z' -]{1,24}):\s+(?=\d{1,4} [a-z]{2})/i;
+function unnamedLabel(written: string): string | null {
+  const [label, name = ''] = BARE_LABEL.exec(written) ?? [];
+  return label !== undefined && !isFood(name.toLowerCase()) && !PREPARATION.has(name.toLowerCase())
+    ? label
+    : null;
+}
 /** "DRESSING 2 tbsp oil", "for the sauce 3 tbsp tahini": a part's name, and behind it an amount of something. */
 const PART_LABEL =
   /^\s*(?:(?:for (?:the )?)?(?:[a-z]+ )?(?:dressing|sauce|marinade|topping|filling|dip|glaze|crust|base|batter|dough|gravy|garnish|crumb)(?: is| =|:)?|[A-Z]{4,}(?: [A-Z]{3,})?)\s+(?=(?:about )?(?:[\d½¼¾⅓⅔][\d./–-]*|an?|half an?) ?(?:heaped |rounded |level |small |large |big )?(?:tbsps?|tsps?|tablespoons?|teaspoons?|cups?|ml|g|kg|oz|lbs?|cans?|tins?)\b\.? (?:of )?([A-Za-z]{2,}))/;
@@ -358,7 +366,9 @@ export function readLineWords(line: string): LineWords {
   const part =
     PART_LABEL.exec(written) ?? PART_LABEL.exec(written.replace(/^[^a-z]*[A-Z]/, (c) => c.toLowerCase()));
   const label =
-    LABEL.exec(written)?.[0] ?? (part && !PREPARATION.has((part[1] ?? '').toLowerCase()) ? part[0] : null);
+    LABEL.exec(written)?.[0] ??
+    unnamedLabel(written) ??
+    (part && !PREPARATION.has((part[1] ?? '').toLowerCase()) ? part[0] : null);
   if (label) written = written.slice(label.length);
   let text = written.toLowerCase();
   const cleaned = written;

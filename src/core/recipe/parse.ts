@@ -1,3 +1,4 @@
+import { withBareGrams } from './bare-grams';
 import { remember } from '@/core/memo';
 import { clean } from './clean';
 import { countedList } from './counted-list';
@@ -153,7 +154,7 @@ class Parser {
       source,
       title: this.title || 'Untitled recipe',
       servings,
-      lines,
+      lines: withBareGrams(lines),
       steps,
       notes,
       unsure,

@@ -15,6 +15,8 @@ export interface Stretch {
 export interface SourceLine extends Stretch {
   /** Heading it stands under, null for the first or only list. */
   readonly section: string | null;
+  /** Its number without a measure is grams, as in the rest of its list. */
+  readonly bareGrams?: true;
 }
 
 /** A recipe taken apart; its text stays the only truth. */

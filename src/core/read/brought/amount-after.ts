@@ -1,6 +1,15 @@
 import { type ClauseSpan, type Sentence } from '@/core/step/clauses';
 import { numberOf } from '@/core/measure/quantity';
-import { CONJUNCTIONS, Phrases, PREPOSITIONS, SUBJECTS } from '@/core/step/lexicon';
+import { isHarmless } from '@/core/food/tokens';
+import {
+  CONJUNCTIONS,
+  DETERMINERS,
+  ORDINARY,
+  Phrases,
+  PREPOSITIONS,
+  PRONOUNS,
+  SUBJECTS,
+} from '@/core/step/lexicon';
 import { type Token } from '@/core/step/tokens';
 import { EACH, isForEach } from './for-each';
 import { isMeasure, STATES } from './measured';
@@ -107,6 +116,18 @@ export function countBehind(s: Sentence, to: number): { from: number; to: number
 const MOST_COUNTED = 24;
 const PARTS = new Set(['quarter', 'half', 'third']);
 
+/** A word between a number and its measure that names nothing: "2 good handfuls", "a small bunch". */
+const saysHowMuch = (t: Token): boolean =>
+  ORDINARY.has(t.word) ||
+  PREPOSITIONS.has(t.word) ||
+  CONJUNCTIONS.has(t.word) ||
+  numberOf(t.word) !== null ||
+  isHarmless(t.word) ||
+  STATES.has(t.word) ||
+  PRONOUNS.has(t.word) ||
+  DETERMINERS.has(t.word) ||
+  t.word === 'so';
+
 /** An amount told behind its food: "brown rice, about 2 cups cooked", "rice 60 g dry each"; null where none is. */
 export function amountBehind(s: Sentence, to: number): { from: number; to: number; states: string[] } | null {
   let k = to;
@@ -147,6 +168,8 @@ export function amountBehind(s: Sentence, to: number): { from: number; to: numbe
     // "½ c. cooked", never "200 c"
     const cup = t.word === 'c' && /^(?:\d|\d?[\d/.½¼¾⅓⅔]+)$/.test(s.tokens[k - 1]?.word ?? '');
     // "half a 900 g bag"
+    // "thyme, 2 flurgle cubes": so many of another thing
+    if (t.kind === 'word' && !isMeasure(t.word) && !cup && !saysHowMuch(t)) return null;
     if (isMeasure(t.word) || cup) measured = isMeasure(s.tokens[k + 1]?.word ?? '') ? k + 2 : k + 1;
     k += 1;
   }

@@ -13,6 +13,7 @@ import { answersNo, isBygone, isOthers, isRemark, takesBack } from '@/core/step/
 import { tokensOf, wordAt } from '@/core/step/tokens';
 import { coverOf, refersTo } from '../refer';
 import { type ReadLine, type ReadServings, type ReadSettings } from '../types';
+import { countedUnknowns } from './counted-unknowns';
 import { deeds, otherMedium } from './deeds';
 import { DAIRY, FATS, PROMISED } from './kinds';
 import { isMeasure } from './measured';
@@ -248,6 +249,7 @@ export function broughtBy(
       deeds(scan, source, sentence, c);
       unknowns(scan, source, sentence, c);
       strayAmounts(scan, source, sentence, c, before);
+      countedUnknowns(scan, source, sentence, c);
     }
   });
   sentences.forEach(({ source, sentence }, i) => {
@@ -322,8 +324,9 @@ function inTail(source: Source, s: Sentence, m: Mention): boolean {
     return !own.some((f) => FATS.has(f.kind) || f.adds.includes('oil'));
   if (!m.stated || m.polarity === 'alternative' || food.kind === 'water') return false;
   // "with a strip of nori": a piece of something says less than "3 tbsp of it"
+  const sameKind = own.some((f) => f.kind === food.kind);
   const measured = m.read?.words?.foods.some((f) =>
-    f.measures.some((x) => x.stated || x.unit?.kind === 'volume' || x.unit?.kind === 'mass'),
+    f.measures.some((x) => x.stated || x.unit?.kind === 'volume' || x.unit?.kind === 'mass' || (x.unit?.package && !sameKind)),
   );
   if (!measured) return false;
   // "2 flax eggs (2 tbsp flaxseed + 5 tbsp water)": a bracket that opens with an amount tells what it is made of

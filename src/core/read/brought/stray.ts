@@ -20,7 +20,7 @@ import { foodsOf, isFigure, lineOf, readPhrase, SURE_OF_KIND, textOf, type Scan,
 import { methodLine } from './take';
 
 /** Measures of what goes into a pot; of none of them a length, a time or a tool is told. */
-const POURED =
+export const POURED =
   /^(?:tbsps?|tsps?|t|tablespoons?|teaspoons?|cups?|mugs?|ml|g|kg|oz|lbs?|ounces?|grams?|pints?|slices?|handfuls?|spoonfuls?)$/;
 const COUNTS = new Set([
   'half',
@@ -183,7 +183,7 @@ const isKnown = (scan: Scan, s: Sentence, at: number): boolean =>
   });
 
 /** The words behind an amount that name what it is of. */
-function nounBehind(s: Sentence, c: ClauseSpan, from: number): number {
+export function nounBehind(s: Sentence, c: ClauseSpan, from: number): number {
   let k = from;
   while (k < c.to && k < from + 5) {
     const t = s.tokens[k] as Token;
