@@ -74,7 +74,10 @@ const HARD_TO_HALVE = new Set(['slice', 'stick', 'strip']);
 
 const HOLDS = ['can', 'jar', 'carton', 'tub', 'bottle'] as const;
 
-function ofPiece(food: Food, size: string | null): { grams: Three; why: string } | null {
+/** Jars of one thing that nobody buys for one dish. */
+const MOST_JARS = 12;
+
+function ofPiece(food: Food, size: string | null, many = false): { grams: Three; why: string } | null {
   if (size !== null && size !== 'medium') {
     const own = food.portions[size];
     if (own) return { grams: own, why: `a ${size} one: ${show(own)}` };
@@ -82,7 +85,9 @@ function ofPiece(food: Food, size: string | null): { grams: Three; why: string }
   const own = food.portions.piece;
   // "2 passata": of what comes in no pieces, so many jars
   const holds =
-    own || size !== null || food.kind === 'condiment' ? undefined : HOLDS.find((name) => food.portions[name]);
+    own || size !== null || food.kind === 'condiment' || many
+      ? undefined
+      : HOLDS.find((name) => food.portions[name]);
   if (holds) return sized(food.portions[holds] as Three, null, holds);
   const piece = own ?? portion(food, 'piece');
   if (!piece) return null;
@@ -216,7 +221,7 @@ function ofMeasure(
     ? ofPackage(m.each, food, settings)
     : unit
       ? ofUnit(unit, food, m.size, settings)
-      : ofPiece(food, m.size);
+      : ofPiece(food, m.size, quantity[1] > MOST_JARS);
   if (!one) return null;
   return { grams: mul(quantity, one.grams), why: [...m.readings, one.why] };
 }
@@ -238,12 +243,7 @@ const MASHED = /\b(?:mashed|pur[eé]ed|crushed to a pulp)\s/;
 const AS_ONE = 1.6;
 
 /** "8 tortillas (25 g)": what one of them weighs, where it can be no weight of all; null otherwise. */
-function eachWeighs(
-  count: Measure,
-  said: Measure,
-  food: Food,
-  settings: MeasureSettings,
-): Measure | null {
+function eachWeighs(count: Measure, said: Measure, food: Food, settings: MeasureSettings): Measure | null {
   const number = count.quantity[0] * count.factor[0];
   if (!said.unit || !count.stated || count.each || count.unit?.package || number < 2) return null;
   if (count.unit && count.unit.kind !== 'count') return null;
@@ -290,7 +290,8 @@ export function weigh(words: FoodWords, bought: Food, settings: MeasureSettings)
       };
       return toWeighed([ofMeasure({ ...only, each }, food, settings)]);
     }
-    const one = only && equivalent.unit?.kind === 'mass' ? eachWeighs(only, equivalent, food, settings) : null;
+    const one =
+      only && equivalent.unit?.kind === 'mass' ? eachWeighs(only, equivalent, food, settings) : null;
     if (one) return toWeighed([ofMeasure(one, food, settings)]);
     if (equivalent.unit?.kind === 'mass' || measures.every((m) => m.unit?.kind !== 'volume'))
       return toWeighed([ofMeasure(equivalent, food, settings)]);

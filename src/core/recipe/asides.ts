@@ -83,6 +83,8 @@ const FOR_OTHERS = /\([^()]*\bfor (?:guests|company|visitors|a party|a crowd|the
 function ownWay(way: string): OwnWay | null {
   const first = (/^[^,;]*?(?=\s+(?:and|&|because|as|since|then)\b|[,;]|$)/.exec(way)?.[0] ?? way).trim();
   const said = first.replace(/^(?:the )?/, '');
+  // "half cashews half hazelnuts", "half and half white and rye": how a mixture is mixed
+  if (/^half\b.*\bhalf\b/.test(way)) return null;
   const share =
     SHARES[said] ?? SHARES[said.replace(/ (?:of it|that|of that|the (?:can|tin|jar|amount))$/, '')];
   if (share !== undefined) return { share: [share, share, share], words: first };
@@ -104,8 +106,6 @@ function ownWay(way: string): OwnWay | null {
   // "1 tsp in a spray over the whole lot": where it goes
   if (found.measures.some((m) => m.unit !== null) && /^(?:in|over|on|across|for|at)\b/.test(rest))
     return { measures: found.measures, words: first };
-  // "half cashews half hazelnuts": how a mixture is mixed
-  if (/^half\b.*\bhalf\b/.test(said)) return null;
   const food = said
     .replace(/\s+(?:instead|for this|here|nowadays|these days)$/, '')
     // "the low-salt one": which of them

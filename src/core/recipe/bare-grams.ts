@@ -10,6 +10,8 @@ import type { SourceLine } from './source';
 export const FEWEST_BARE_GRAMS = 20;
 /** How many rows must be written so before all are taken for it. */
 const FEWEST_ROWS = 3;
+const SPOONED =
+  /\b(?:tsps?|tbsps?|teaspoons?|tablespoons?|pinch|handfuls?|splash|dash|ml|litres?|cups?)\b|\d ?[tTlc]\b/;
 /** A weight with its unit: the list does not leave them out. */
 const GRAMS_SAID = /\d ?(?:g|kg|grams?|kilos?|oz|lbs?)\b/i;
 /** "Day: 400 wholemeal": what the row is for. */
@@ -46,7 +48,9 @@ export function withBareGrams(lines: readonly SourceLine[]): readonly SourceLine
   const numbers = lines.map((l) => bareNumber(l.text));
   const large = lines.filter((_, i) => (numbers[i] ?? 0) >= FEWEST_BARE_GRAMS);
   const bare = numbers.filter((n) => n !== null).length;
-  const enough = large.length >= FEWEST_ROWS && large.length * 3 >= lines.length && bare * 2 >= lines.length;
+  // spoons and handfuls are no weights
+  const weighed = lines.filter((l) => !SPOONED.test(l.text)).length;
+  const enough = large.length >= FEWEST_ROWS && large.length * 3 >= weighed && bare * 2 >= weighed;
   if (lines.some((l) => GRAMS_SAID.test(l.text))) return lines;
   if (!enough || large.filter((l) => !comesByPiece(l.text)).length * 2 < large.length) return lines;
   return lines.map((l, i) => (numbers[i] == null ? l : { ...l, bareGrams: true as const }));

@@ -115,6 +115,8 @@ function turnArrow(text: string): string {
     );
   if (!m?.[1] || !m[2]) return text;
   const now = m[2].replace(/\s+instead[.!]*$/i, '');
+  // "sugar 1 tsp → half": no more than that
+  if (/^(?:about )?(?:an? )?(?:half|quarter|third)(?: of (?:it|that))?$/i.test(now)) return m[1];
   const r = new Reader(m[1].toLowerCase(), m[1]);
   readMeasures(r);
   // "½ cup almond butter → ¼ cup + ¼ cup white beans", "→ 150 ml of it": of the same

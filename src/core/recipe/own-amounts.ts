@@ -3,7 +3,7 @@ import { clean } from './clean';
 
 /** "- I halve that", "(we use half)": how much of what is written is taken here. */
 export const TAKES_PART =
-  /\s*[-–—,;(.]+\s*(?:but |though )?(?:i|we)(?: now| always| usually)? (?:(halve|double)(?: (?:that|it|this|them))?|(?:use|do|put|take|have|only use|go for|give it)(?: only| just| about)? (half|a third|a quarter|double|twice)(?: of)?(?: (?:that|it|this|them|as much))?)(?:,? (?:and|as) [^\d();,]*)?\)?[.!]*\s*$/i;
+  /\s*[-–—,;(.]+\s*(?:but |though )?(?:i|we)(?: now| always| usually)? (?:(halve|double)(?: (?:that|it|this|them))?|(?:use|do|put|take|have|only use|go for|give it)(?: only| just| about)? (half|a third|a quarter|double|twice)(?: of)?(?: (?:that|it|this|them|as much))?)(?:,? (?:and|as) (?!half\b)[^\d();,]*)?\)?[.!]*\s*$/i;
 const PARTS: Readonly<Record<string, number>> = {
   halve: 1 / 2,
   half: 1 / 2,

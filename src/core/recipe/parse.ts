@@ -39,7 +39,7 @@ import {
 } from './row-servings';
 import { forAll, FOR_SO_MANY } from './talk';
 import { PiecesMade } from './pieces-made';
-import { piecesEach, platesOfPieces, servingsRow, told } from './servings-told';
+import { piecesEach, platesOfPieces, SAYS_PEOPLE, servingsRow, told } from './servings-told';
 import {
   eatersOf,
   readServings as readServingsNow,
@@ -652,12 +652,9 @@ class Parser {
 
   private servingsTold(): void {
     const sentences = [...this.notes, ...this.steps].flatMap(({ text }) => text.split(/(?<=[.!;?]\)?)\s+/));
-    for (const sentence of sentences) {
-      const found = told(sentence);
-      if (!found) continue;
-      this.servings = found;
-      return;
-    }
+    const found = sentences.flatMap((sentence) => told(sentence) ?? []);
+    // "enough for two goes" of a paste, and "there are six of us": people are what is asked for
+    this.servings = found.find((x) => SAYS_PEOPLE.test(x.text)) ?? found[0] ?? this.servings;
   }
 
   /** "4 slices sourdough (2 each)", "8 small. We have 4 each": what there is of it, and how many make a plate. */

@@ -256,6 +256,12 @@ export function servingsInTitle(title: string): ServingsWords | null {
 const BY_WEIGHT =
   /\b(?:makes?|yields?|about|gives)\s+(?:about |around |roughly )?(\d[\d.]{0,4}) ?(g|ml|kg|l|litres?)\b.{0,40}?(?:\b(?:servings?|portions?|helpings?)\b(?: size)?(?: is| are| of|:| =)? |\b(?:we|i) (?:have|eat|take|allow|use|reckon(?: on)?|say|count) )(?:about |around )?(\d{1,3}) ?(g|ml)\b/;
 
+const EQUALS_PEOPLE = /(?:=|→|->)\s*(?:about )?(?=\d|two|three|four|five|six|eight)/;
+const IS_PEOPLE = /^ (?:people|of us|portions|servings|plates|eaters|persons|bowls)\b/;
+/** Words of a serving that say that people eat it. */
+export const SAYS_PEOPLE =
+  /\b(?:of us|people|persons?|eaters?|diners?|adults?|serves?|feeds?|servings?|portions?|plates?|bowls?|each|us)\b/i;
+
 function toldNow(sentence: string): ServingsWords | null {
   const text = clean(sentence).toLowerCase().replace(THE_PAIR, 'two of us');
   const family = eatersOf(text) ?? besideOrAlone(text);
@@ -267,6 +273,10 @@ function toldNow(sentence: string): ServingsWords | null {
     const plates = (Number(weight[1]) * (big ? 1000 : 1)) / Number(weight[3]);
     return said(plates, plates, weight[0]);
   }
+  // "5 each = 4 people"
+  const equals = EQUALS_PEOPLE.exec(text);
+  const people = equals ? numberAt(text, equals.index + equals[0].length) : null;
+  if (people && IS_PEOPLE.test(text.slice(people.end))) return said(people.low, people.high, text);
   const plates = numberAt(text, 0);
   // "2 is a serving": how much one is; "four eat"
   if (plates && /^ (?:is|are|makes) (?:a|one) (?:serving|portion)/.test(text.slice(plates.end))) return null;

@@ -251,17 +251,25 @@ export function answersNo(s: Sentence): boolean {
   return no(first) || (PRESENT_SUBJECTS.has(first) && no(second));
 }
 
-/** "(we use cashew)" behind a food: that stands in its place. */
-export function isReplaced(s: Sentence, c: ClauseSpan): boolean {
+/**
+ * "tahini (we use cashew)" behind a food: that stands in its place.
+ *
+ * @param to the token behind the food's name
+ */
+export function isReplaced(s: Sentence, c: ClauseSpan, to: number): boolean {
   const next = s.clauses[s.clauses.indexOf(c) + 1];
+  const closes = next ? s.tokens.findIndex((t, k) => k >= next.from && t.word === ')') : -1;
+  const end = closes < 0 ? (next?.to ?? 0) : closes;
   return (
     next !== undefined &&
+    // of the last food before it
+    !s.named.slice(to - s.from, c.to - s.from).some((n) => n?.kind === 'food') &&
     wordAt(s.tokens, c.to - 1) === '(' &&
     ['we', 'i'].includes(wordAt(s.tokens, next.from)) &&
     next.verb?.verb.id === 'use' &&
     next.verb.form === 'base' &&
     // "(I use about 2 tbsp)": how much of it
-    s.named.slice(next.from - s.from, next.to - s.from).some((n) => n?.kind === 'food')
+    s.named.slice(next.from - s.from, Math.min(end, next.to) - s.from).some((n) => n?.kind === 'food')
   );
 }
 
@@ -632,7 +640,7 @@ export const isRemark = rememberPart((s: Sentence, c: ClauseSpan): boolean => {
   // "Hers: 200 ml olive oil"
   const labelled = s.label.filter((t) => t.kind === 'word');
   if (labelled.length === 1 && THEIRS.has(labelled[0]?.word ?? '')) return true;
-  if (isTakenBack(s, c) || isNotNeeded(s, c) || isReplaced(s, c)) return true;
+  if (isTakenBack(s, c) || isNotNeeded(s, c)) return true;
   if (isWhatTheyHad(s, c) || isDoneElsewhere(s, c)) return true;
   const at = s.clauses.indexOf(c);
   // "brush it with oil if you like it shiny, we never bother"

@@ -1,6 +1,6 @@
 import { rememberPart } from '@/core/memo';
 import type { ClauseSpan, Sentence } from './clauses';
-import { isBygone, isLeftBySome, isRemark, othersWay } from './others';
+import { isBygone, isLeftBySome, isRemark, isReplaced, othersWay } from './others';
 import {
   AUXILIARIES,
   COMPARISONS,
@@ -364,6 +364,7 @@ function saidBehind(s: Sentence, c: ClauseSpan, from: number, end: number): Pola
   return null;
 }
 
+const NOT_A = new Set(['a', 'an', 'one', 'any', 'even']);
 const COUNTS = new Set('a an one two three four five six half'.split(' '));
 const SPOONED =
   /^(?:(?:table|tea)spoon(?:ful)?s?|tbsps?|tsps?|cups?|mugs?|handfuls?|tins?|cans?|cloves?|slices?|jars?|packets?|bunch|sprigs?)$/;
@@ -451,7 +452,8 @@ function scanned(s: Sentence, c: ClauseSpan, i: number): Polarity | null {
     }
     if (
       (w === 'not' || (w === 'never' && k > c.from)) &&
-      !(c.verbAt > k && negatedVerb) &&
+      // "not a drop of oil goes near them": the drop is what is refused
+      !(c.verbAt > k && negatedVerb && !(k === c.from && NOT_A.has(next) && i < c.verbAt)) &&
       !AUXILIARIES.has(wordAt(tokens, k - 1))
     ) {
       // "not drained, three cloves of garlic": only the deed is refused
@@ -655,7 +657,7 @@ export function polarityOf(s: Sentence, c: ClauseSpan, from: number, to: number)
     s.label.some((t) => ['substitute', 'substitution', 'alternatively', 'alternative', 'or'].includes(t.word))
   )
     return 'alternative';
-  if (isRemark(s, c) || isBygone(s, from) || saysMadeOf(s, from)) return 'remark';
+  if (isRemark(s, c) || isReplaced(s, c, to) || isBygone(s, from) || saysMadeOf(s, from)) return 'remark';
   const theirs = othersWay(s, c, from);
   if (theirs === 'remark') return theirs;
   if (

@@ -263,7 +263,7 @@ export function broughtBy(
       .slice(Math.max(0, i - 3), i)
       .reverse()
       .filter((x) => !x.source.names && !x.source.tail);
-    ownShare(scan, source, sentence, earlier);
+    ownShare(scan, source, sentence, earlier, back);
   });
   larger(scan);
   return scan.out.filter((line) => !toldAgain(line, scan.out));
@@ -326,7 +326,10 @@ function inTail(source: Source, s: Sentence, m: Mention): boolean {
   // "with a strip of nori": a piece of something says less than "3 tbsp of it"
   const sameKind = own.some((f) => f.kind === food.kind);
   const measured = m.read?.words?.foods.some((f) =>
-    f.measures.some((x) => x.stated || x.unit?.kind === 'volume' || x.unit?.kind === 'mass' || (x.unit?.package && !sameKind)),
+    f.measures.some(
+      (x) =>
+        x.stated || x.unit?.kind === 'volume' || x.unit?.kind === 'mass' || (x.unit?.package && !sameKind),
+    ),
   );
   if (!measured) return false;
   // "2 flax eggs (2 tbsp flaxseed + 5 tbsp water)": a bracket that opens with an amount tells what it is made of

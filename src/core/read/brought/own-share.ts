@@ -59,7 +59,7 @@ const toldOf = (source: Source, s: Sentence): Told[] =>
       const { from, to } = named;
       const theirs =
         polarityOf(s, c, from, to) === 'remark' &&
-        !isReplaced(s, c) &&
+        !isReplaced(s, c, to) &&
         (isRemark(s, c) || isBygone(s, from) || othersWay(s, c, from) === 'remark');
       return theirs ? [{ source, s, c, named }] : [];
     }),
@@ -100,7 +100,11 @@ function isOurs(s: Sentence, after: number, { from, to }: { from: number; to: nu
   const between = lead.slice(own + 1);
   if (between.some((w) => NOT_HERE.has(w) || NEGATORS.has(w))) return false;
   if (own >= 0) return true;
-  const behind = s.tokens.slice(to, to + 4).map((t) => t.word);
+  const next = s.tokens.slice(to, to + 4);
+  const ends = next.findIndex((t) => t.kind === 'mark' && t.word !== ',');
+  // what is said behind a comma is of the next amount, but "2 tbsp, no more"
+  const behind = next.slice(0, ends < 0 ? 4 : ends).map((t) => t.word);
+  if (behind[0] === ',' && behind[1] !== 'no') return false;
   const enough = behind.some((w) => WILL_DO.has(w)) && !behind.some((w) => NEGATORS.has(w) || w === 'too');
   const noMore = behind.includes('no') && behind.some((w) => w === 'more' || w === 'longer');
   const forUs =
@@ -126,23 +130,27 @@ const isMaybe = (s: Sentence, from: number): boolean =>
  * the others take.
  *
  * @param earlier the sentences before it, the nearest first
+ * @param back clauses that a later one takes back: "Palm sugar: the packet says a tbsp, a tsp does"
  */
 export function ownShare(
   scan: Scan,
   source: Source,
   s: Sentence,
   earlier: readonly { source: Source; sentence: Sentence }[],
+  back: ReadonlySet<unknown>,
 ): void {
   if (source.names || source.tail) return;
   const before = earlier
     .slice(0, MOST_BACK)
     .find(({ sentence }) => sentence.clauses.some((c) => foodsOf(sentence, c).length > 0));
-  let told = before ? lastTold(before.source, before.sentence) : null;
+  let told = before ? lastTold(before.source, before.sentence, back) : null;
   const named = s.clauses.flatMap((c) => foodsOf(s, c).map((n) => ({ c, n })));
   const own = toldOf(source, s);
   if (!told && own.length === 0) return;
   let after = s.from;
   let given = false;
+  // what others measure it in: "the book says 4 tbsp, 2 does it"
+  let measure: string | null = null;
   for (let k = s.from; k < s.to; k += 1) {
     const passed = named.find(({ n }) => n.to === k);
     if (passed) {
@@ -156,9 +164,9 @@ export function ownShare(
         : amountAt(source, s, k);
     if (done) {
       if (!hasOwn(s, done.to - 1) && isOurs(s, after, done) && counts(s, done)) {
-        give(scan, source, s, told, done);
+        give(scan, source, s, told, done, measure);
         given = true;
-      }
+      } else if (!done.bare) measure = done.words;
       k = done.to - 1;
       continue;
     }
@@ -185,8 +193,12 @@ const IT = new Set(['it', 'that', 'them', 'this', 'those']);
 const AS_MUCH = new Set('that as at on in over too now here and but so myself'.split(' '));
 
 /** The last food of a sentence, where that is told of others. */
-function lastTold(source: Source, s: Sentence): Told | null {
-  const last = s.clauses.flatMap((c) => foodsOf(s, c)).at(-1);
+function lastTold(source: Source, s: Sentence, back: ReadonlySet<unknown>): Told | null {
+  const all = s.clauses.flatMap((c) => foodsOf(s, c).map((named) => ({ source, s, c, named })));
+  const last = all.at(-1)?.named;
+  // a label that is taken back
+  const label = all.length === 1 && all[0] && back.has(all[0].c) && s.clauses.every((c) => c.verb === null);
+  if (label) return all[0] ?? null;
   return toldOf(source, s).find((x) => x.named === last) ?? null;
 }
 
@@ -200,12 +212,20 @@ function counts(s: Sentence, { to, bare }: Amount): boolean {
 }
 
 /** Brings so much of it. */
-function give(scan: Scan, source: Source, s: Sentence, told: Told, { from, to, words, bare }: Amount): void {
+function give(
+  scan: Scan,
+  source: Source,
+  s: Sentence,
+  told: Told,
+  { from, to, words, bare }: Amount,
+  measure: string | null,
+): void {
   const start = source.start + (s.tokens[from]?.start ?? 0);
   const end = source.start + (s.tokens[to - 1]?.end ?? 0);
   if (isTaken(scan, source, start, end)) return;
   const name = textOf(told.source, told.s, told.named.from, told.named.to);
-  const measured = bare ? theirs(scan, told)?.words.replace(/^[\d.,/½¼¾⅓⅔⅛ ]+(?:a |an )?/, '') : name;
+  const of = measure === null ? theirs(scan, told)?.words : `${measure} ${name}`;
+  const measured = bare ? of?.replace(/^[\d.,/½¼¾⅓⅔⅛ ]+(?:a |an )?/, '') : name;
   if (!measured) return;
   const phrase = `${words} ${measured}`;
   const read = readPhrase(scan, phrase);

@@ -125,6 +125,8 @@ const FIGURES = new Set(['fat', 'salt', 'sodium', 'sugar', 'sugars', 'carbs', 'p
 export function isFigure(s: Sentence, at: number): boolean {
   const word = (k: number) => s.tokens[at + k]?.word ?? '';
   if (!FIGURES.has(word(0))) return false;
+  // "it's the light one, 9 % fat"
+  if (word(-1).endsWith('%')) return true;
   // "it's 15 g of fat on its own", but "fry in 15 g of fat"
   if (word(-1) === 'of')
     return (
