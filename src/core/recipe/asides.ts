@@ -31,7 +31,7 @@ const WAS_ONCE =
   /\(\s*(?:orig(?:inal(?:ly)?)?|was|used to be|before|book|trad(?:itional(?:ly)?)?)\b\s*:?[^()]*\)|\((?:or |it was |once )?[^()]*\b(?:in the (?:old days|past|eighties|nineties)|back (?:then|in the day)|years ago|once upon a time)\s*\)/;
 /** "if you have one (I don't)": the cook takes none of it. */
 const NOT_MINE =
-  /\(\s*(?:opt(?:ional)?\.?\s*[,;:–-]?\s*(?:but |and )?)?(?:i|we)\s+(?:don'?t|do not|never(?: do| use (?:it|them|any))?|haven'?t|skip(?: it| this| that| them| these| those)?|leave (?:(?:it|that|this|them|these) )?out|omit (?:it|this|that|them))(?: ever| bother| any more)?\s*[!.]*\s*(?:(?:[,;–-]|\band\b|\bso\b)(?=[^()]*\b(?:instead|rather|use|paper|water|non-?stick|mat|dry)\b)[^()]*)?\)|[-–—,;.!]\s*(?:[a-z]+ (?:people|cooks|recipes) [a-z ]+,\s*)?(?:but )?(?:i|we)\s+(?:don'?t|do not|never do|skip(?: it| this| that| them)?|leave (?:it|that|this|them) out)(?: bother| any more)?\s*[!.]*\s*$|\s(?:[-–—]|:)\s*(?:just )?(?:leave (?:it |them |this )?out|left out|omit(?:ted)?(?: it)?|skip(?:ped)?(?: it)?|none|not used|no thanks)\s*[!.]*\s*(?:[,;] ?(?:i|we) (?:use|do|take|fry|cook)\b[^()\d]*)?$/;
+  /\(\s*(?:opt(?:ional)?\.?\s*[,;:–-]?\s*(?:but |and )?)?(?:i|we)\s+(?:don'?t|do not|never(?: do| use (?:it|them|any))?|haven'?t|skip(?: it| this| that| them| these| those)?|leave (?:(?:it|that|this|them|these) )?(?:out|off)|omit (?:it|this|that|them))(?: ever| bother| any more)?\s*[!.]*\s*(?:(?:[,;–-]|\band\b|\bso\b)(?=[^()]*\b(?:instead|rather|use|paper|water|non-?stick|mat|dry)\b)[^()]*)?\)|[-–—,;.!]\s*(?:[a-z]+ (?:people|cooks|recipes) [a-z ]+,\s*)?(?:but )?(?:i|we)\s+(?:don'?t|do not|never do|skip(?: it| this| that| them)?|leave (?:it|that|this|them) (?:out|off))(?: bother| any more)?\s*[!.]*\s*$|\s(?:[-–—]|:)\s*(?:just )?(?:leave (?:it |them |this )?(?:out|off)|left out|omit(?:ted)?(?: it)?|skip(?:ped)?(?: it)?|none|not used|no thanks)\s*[!.]*\s*(?:[,;] ?(?:i|we) (?:use|do|take|fry|cook)\b[^()\d]*)?$/;
 /** "no salt added if you can find it": as good as not said, where the plain one may be what there is. */
 const IF_FOUND =
   /\s*(?:[-–—,(]\s*)?\b(?:no (?:added )?(?:salt|sugar|oil)(?: added)?|(?:un|low-?|reduced-?|less )(?:salted|sweetened|salt|sodium|sugar)|oil[- ]free)\s+(?:one |ones |kind )?if (?:you|we|i|they)(?: can)? (?:find|get|have|see)(?: it| them| one| some)?\)?/;
@@ -43,12 +43,12 @@ const WEIGHED_OTHERWISE =
   /\((?<=^\s*(?:about )?\d[\d.]* ?(?:g|kg|oz|lbs?)\b[^()]*\()(?:that'?s|which is|that is|it'?s|i\.e\.|=|or|from)\s*(?:about |roughly |around |~ ?)?\d[\d.]* ?(?:g|oz)? ?(?:dry|dried|raw|uncooked|cooked)(?: weight)?\)/;
 /** "walnuts - leave out for a low fat version". */
 const LEAVE_TAIL =
-  /\s+[-–—,;]\s*(?:leave (?:it |them |these )?out|skip(?: it| them)?|omit)\b[^()]*$|\(\s*(?:just )?(?:leave (?:it |them |these )?out|skip|omit)\b[^()]*\)/;
+  /\s+[-–—,;]\s*(?:leave (?:it |them |these )?(?:out|off)|skip(?: it| them)?|omit)\b[^()]*$|\(\s*(?:just )?(?:leave (?:it |them |these )?(?:out|off)|skip|omit)\b[^()]*\)/;
 /** "peppers any colour". */
 const ANY_KIND = /,?\s+(?:of )?any (?:colou?r|kind|sort|type|variety|shape)s?(?: you (?:like|have))?\b/;
 /** "(or leave it out)", "(or none)". */
 const OR_NOT =
-  /\(?\b(?:or|can be|may be|could be|better)\s+(?:just )?(?:leave (?:it|them|this) out|left out|skip(?:ped)?(?: it| them)?|omit(?:ted)?(?: it)?|none(?: at all)?|nothing|without(?: it)?|not)\b\s*\)?/;
+  /\(?\b(?:or|can be|may be|could be|better)\s+(?:just )?(?:leave (?:it|them|this) (?:out|off)|left out|skip(?:ped)?(?: it| them)?|omit(?:ted)?(?: it)?|none(?: at all)?|nothing|without(?: it)?|not)\b\s*\)?/;
 
 /** What a cook says beside a line that she takes of it herself: a share, another amount, or another food. */
 export interface OwnWay {

@@ -69,7 +69,7 @@ function trailing(text: string): Behind | null {
 /** "1 tbsp heaped": how full the spoon is. */
 const HEAP = /^(?:heaped|heaping|rounded|level|scant|generous)\b\s*/;
 const WITH_WATER =
-  /\b(?:(?:made up|cooked|soaked|mixed|covered|boiled|steeped)\s+)?(?:with|in)\s+(?:(?:plenty of|hot|boiling|cold|warm|plain|just)\s+)*water\b(?:,?\s+(?:not|no)\s+[a-z]+)?/;
+  /\b(?:(?:made up|cooked|soaked|mixed|covered|boiled|steeped)\s+)?(?:with|in)\s+(?:(?:about )?\d+ ?(?:ml|l|cups?)\s+(?:of\s+)?)?(?:(?:plenty of|hot|boiling|cold|warm|plain|just)\s+)*water\b(?:,?\s+(?:not|no)\s+[a-z]+)?/;
 /** Words behind an amount that still say how it is made ready. */
 const MOST_SAID = 6;
 /** Whether what stands behind an amount is a food of its own: "rice 2 cups stock". */

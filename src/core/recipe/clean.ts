@@ -138,8 +138,12 @@ export function clean(line: string): string {
   let text = stripMarkdown(line);
   // a table's frame
   if (text.includes('|')) text = text.replace(/^\s*\|\s*|\s*\|\s*$/g, '');
+  if (text.includes('s/r') || text.includes('S/R')) text = text.replace(/\bs\/r\b/gi, 'self-raising');
   if (text.includes('w/') || text.includes('W/'))
-    text = text.replace(/\bw\/o(?![a-z])/gi, 'without').replace(/\bw\/ ?(?=\S)/gi, 'with ');
+    text = text
+      .replace(/\bw\/(?=meal\b)/gi, 'whole')
+      .replace(/\bw\/o(?![a-z])/gi, 'without')
+      .replace(/\bw\/ ?(?=\S)/gi, 'with ');
   if (text.includes(' w ')) text = text.replace(/(?<=[a-z)]) w (?=[a-z])/gi, ' with ');
   if (/[^\x20-\x7e]/.test(text)) {
     text = text

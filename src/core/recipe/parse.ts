@@ -58,6 +58,9 @@ import {
 } from './source';
 import { unwrapped } from './unwrap';
 
+/** "12 slices.", "~ 10 squares": what it is cut into. */
+const PIECES_ALONE =
+  /^\W*(?:(?:about|roughly|approx\.?|makes) )?\d{1,2}(?:\s*[-–]\s*\d{1,2})?(?:ish)? (?:(?:small|big|large|thick|thin|good) )?(?:slices|pieces|squares|wedges|bars)\W*$/i;
 const PER_HEAD = /^(?:per|for each|for every|for one)$/i;
 /** "Custard: 600 ml milk, 2 tbsp custard powder.": a part with its list, among sentences. */
 const PART_IN_PROSE = /(?:^|[.!]\s+)([A-Z][a-z][a-z' -]{1,22}):\s+([^.!]*[a-z)])\s*(?=[.!]\s|[.!]?\s*$)/g;
@@ -287,6 +290,13 @@ class Parser {
       const rest = stretch.text.slice(each.length);
       // "10 each. Dip: 1 tbsp vinegar": what goes on is a row of its own
       if (rest) this.row({ text: rest, start: from, end: stretch.end }, index);
+      return;
+    }
+    // "~ 10 slices" alone on its row
+    if (PIECES_ALONE.test(stretch.text)) {
+      if (this.servings === null)
+        this.takeServings(readServings(`makes ${clean(stretch.text).replace(/^\W+|\W+$/g, '')}`));
+      this.notes.push(stretch);
       return;
     }
     if (this.headsPaper(stretch) || this.listsInProse(stretch) || this.countsPlates(stretch)) return;

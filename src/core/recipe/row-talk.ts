@@ -66,6 +66,9 @@ const SHORT = 8;
 /** "(from the garden)": a row in brackets that names no food and no amount. */
 export function isAside(row: string): boolean {
   const said = /^\(([^()\d]{3,80})\)[.!]?$/.exec(row.trim())?.[1]?.toLowerCase();
+  // "(no egg)", "(no oil!)"
+  if (said && /^(?:no|without|never|not)\b/.test(said) && !/\b(?:but|except|just|only|added)\b/.test(said))
+    return true;
   if (!said || /^(?:for|the|to)\b|\boptional\b|\bhalf\b/.test(said)) return false;
   const words = said.split(/[^a-zà-ÿ'’-]+/).filter(Boolean);
   return !words.some((_, i) =>

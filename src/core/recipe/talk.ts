@@ -415,6 +415,11 @@ export const plainTalk = (line: string): string =>
       /^\s*(?:whatever(?:'s| is)? left (?:of|over of)|what(?:'s| is) left of|the (?:rest|remains) of) (?:the )?/i,
       'leftover ',
     )
+    // "soaked in 200 ml hot"
+    .replace(
+      /\b(in (?:about )?\d+ ?(?:ml|l|cups?) (?:of )?(?:just[- ])?(?:hot|boiling|boiled|warm|cold))(?=\s*(?:$|[,;.)]))/i,
+      '$1 water',
+    )
     .replace(/^\s*enough (?=[a-z])/i, '')
     .replace(SIZED_UNIT, '1 ')
     .replace(BARE_UNIT, '1 ');
