@@ -13,7 +13,7 @@ import { answersNo, isBygone, isOthers, isRemark, takesBack } from '@/core/step/
 import { tokensOf, wordAt } from '@/core/step/tokens';
 import { coverOf, refersTo } from '../refer';
 import { type ReadLine, type ReadServings, type ReadSettings } from '../types';
-import { countedUnknowns } from './counted-unknowns';
+import { leftOver, leftOverOfRows } from './left-over';
 import { deeds, otherMedium } from './deeds';
 import { DAIRY, FATS, PROMISED } from './kinds';
 import { isMeasure } from './measured';
@@ -249,7 +249,6 @@ export function broughtBy(
       deeds(scan, source, sentence, c);
       unknowns(scan, source, sentence, c);
       strayAmounts(scan, source, sentence, c, before);
-      countedUnknowns(scan, source, sentence, c);
     }
   });
   sentences.forEach(({ source, sentence }, i) => {
@@ -265,6 +264,9 @@ export function broughtBy(
       .filter((x) => !x.source.names && !x.source.tail);
     ownShare(scan, source, sentence, earlier, back);
   });
+  for (const { source, sentence } of sentences)
+    if (!isFigures(sentence)) leftOver(scan, source, sentence, back);
+  leftOverOfRows(scan, sentencesBy(scan.larder));
   larger(scan);
   return scan.out.filter((line) => !toldAgain(line, scan.out));
 }

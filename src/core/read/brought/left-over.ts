@@ -1,0 +1,173 @@
+import { FOODS } from '@/core/food/table';
+import { isHarmless, tokens as tableTokens } from '@/core/food/tokens';
+import { numberOf } from '@/core/measure/quantity';
+import { PREPARATION } from '@/core/recipe/alternatives';
+import { readMeasures } from '@/core/recipe/measures';
+import { Reader } from '@/core/recipe/reader';
+import type { ClauseSpan, Sentence } from '@/core/step/clauses';
+import {
+  AUXILIARIES,
+  CONJUNCTIONS,
+  DETERMINERS,
+  NEGATORS,
+  ORDINARY,
+  PREPOSITIONS,
+  PRONOUNS,
+  SUBJECTS,
+  TOOLS,
+  verbOf,
+} from '@/core/step/lexicon';
+import { isRemark } from '@/core/step/others';
+import { PEOPLE } from '@/core/step/people';
+import { polarityOf, verbNegated } from '@/core/step/polarity';
+import type { Token } from '@/core/step/tokens';
+import type { ReadLine } from '../types';
+import { isMeasure } from './measured';
+import { lineOf, textOf, type Scan, type Source } from './scan';
+
+/** What stands before an item of a list. */
+const ITEM_OPENS = new Set([',', ';', ':', '+', '&', '/', '(', '-', '–', '—', 'and', 'plus', 'with']);
+/** What a list counts beside foods, and what is said of how much there is. */
+const NO_FOOD = new Set(
+  'minute minutes min mins hour hours hr hrs h sec secs second seconds day days week weeks night nights month months year years time times oclock am pm people person head heads plate plates bowl bowls portion portions serving servings meal meals lunch lunches dinner dinners supper breakfast way ways step steps degree degrees c f fan gas mark adult adults kid kids batch batches layer layers side sides half halves third thirds quarter quarters piece pieces bit bits more less others other each one ones total cm mm inch inches kcal calories cal kj fat carbs fibre protein sodium max tops least most long wide thick thin deep high apart left over total altogether goes rounds round lots lot rest size sized sort sorts kind kinds type types variety enormous huge massive giant hefty whopping ups ppl apiece enough told now yield yields makes serves feeds ml l g kg oz lb lbs pp page star stars euro euros pound pence quid p x same again worth'.split(
+    ' ',
+  ),
+);
+/** Every word of a food's name. */
+const FOOD_WORDS = new Set(FOODS.flatMap((f) => [f.name, ...f.names].flatMap((name) => tableTokens(name))));
+
+const MOST_WORDS = 4;
+
+/** Words of a span of tokens that name what an amount is of; null where one of them is known, or they say nothing. */
+function unknownNoun(scan: Scan, s: Sentence, from: number, to: number, onList: boolean): boolean {
+  const words = s.tokens.slice(from, to).filter((w) => !isMeasure(w.word) && !/ly$/.test(w.word));
+  const last = words.at(-1);
+  if (!last || last.word.length < 3 || words.length > MOST_WORDS || !/^[a-zà-ÿ'-]+$/.test(last.word))
+    return false;
+  if (s.named.slice(from - s.from, to - s.from).some((n) => n !== null)) return false;
+  if (TOOLS.at(s.tokens, to - 1)) return false;
+  // what the cook taught it, and recipes of the shelf
+  const said = s.tokens
+    .slice(from, to)
+    .map((w) => w.word)
+    .join(' ');
+  if (scan.larder.meant(said, '') || scan.larder.recipes?.find(said, '')) return false;
+  const isSaid = (w: Token) =>
+    NO_FOOD.has(w.word) ||
+    PEOPLE.has(w.word) ||
+    verbOf(w.word) !== undefined ||
+    PREPARATION.has(w.word) ||
+    FOOD_WORDS.has(w.normal) ||
+    FOOD_WORDS.has(w.word) ||
+    numberOf(w.word) !== null ||
+    /(?:ed|ing|['’]s)$/.test(w.word) ||
+    (!onList && scan.cover.lines.some((l) => l.words.has(w.normal))) ||
+    scan.cover.title.has(w.normal) ||
+    scan.cover.parts.some((p) => p.has(w.normal));
+  return (
+    !words.some(isSaid) && !ORDINARY.has(last.word) && !ORDINARY.has(last.normal) && !isHarmless(last.normal)
+  );
+}
+
+const LITTLE = new Set(['little', 'bit', 'few', 'touch', 'tad']);
+
+const isStop = (t: Token | undefined): boolean =>
+  t?.kind !== 'word' ||
+  PREPOSITIONS.has(t.word) ||
+  CONJUNCTIONS.has(t.word) ||
+  PRONOUNS.has(t.word) ||
+  AUXILIARIES.has(t.word) ||
+  NEGATORS.has(t.word) ||
+  SUBJECTS.has(t.word);
+
+/** The place behind an amount that is written from a token on; -1 where none is, or it is only an article. */
+function pastAmount(text: string, s: Sentence, at: number, needsUnit = false): number {
+  // "some flurgle", "a little flurgle", "a bit of flurgle"
+  const word = (k: number) => s.tokens[at + k]?.word ?? '';
+  if (!needsUnit && word(0) === 'some') return at + 1;
+  if (!needsUnit && word(0) === 'a' && LITTLE.has(word(1)) && s.tokens[at + 2]?.kind === 'word')
+    return at + 2;
+  const start = s.tokens[at]?.start ?? 0;
+  const piece = text.slice(start, Math.min(s.tokens[s.to - 1]?.end ?? 0, start + 40)).toLowerCase();
+  const r = new Reader(piece, piece);
+  const [m] = readMeasures(r).measures;
+  if (!m || (m.unit === null && !m.stated) || (needsUnit && m.unit === null)) return -1;
+  // "a flurgle": of what comes by the piece; a length or a time is no amount
+  if (m.unit && (m.unit.id === 'cm' || m.unit.id === 'inch' || m.unit.id === 'piece')) return -1;
+  const end = start + r.text.slice(0, r.at).trimEnd().length;
+  let k = at + 1;
+  while (k < s.to && (s.tokens[k]?.start ?? 0) < end) k += 1;
+  return k;
+}
+
+/** Items of a sentence that are so much of something that nobody here knows, each from its amount to its noun. */
+function unknownItems(scan: Scan, text: string, s: Sentence, onList: boolean): [number, number][] {
+  const out: [number, number][] = [];
+  for (let k = s.from; k < s.to; k += 1) {
+    const deed = verbOf(s.tokens[k - 1]?.word ?? '') ?? verbOf(s.tokens[k - 2]?.word ?? '');
+    const opens = k === s.from || ITEM_OPENS.has(s.tokens[k - 1]?.word ?? '') || deed?.verb.brings === true;
+    if (!opens || s.tokens[k]?.glued) continue;
+    let at = pastAmount(text, s, k);
+    if (at > 0) {
+      while (at < s.to && (s.tokens[at]?.word === 'of' || DETERMINERS.has(s.tokens[at]?.word ?? ''))) at += 1;
+      let to = at;
+      while (to < s.to && !isStop(s.tokens[to]) && to < at + MOST_WORDS + 1) to += 1;
+      if (unknownNoun(scan, s, at, to, onList)) out.push([k, to]);
+      k = Math.max(k, to - 1);
+      continue;
+    }
+    // "flurgle 2 tbsp": the name first
+    let to = k;
+    while (to < s.to && !isStop(s.tokens[to]) && to < k + MOST_WORDS) to += 1;
+    const amount = to > k && to < s.to ? pastAmount(text, s, to, true) : -1;
+    const ends = amount > 0 && (amount >= s.to || s.tokens[amount]?.kind === 'mark');
+    if (ends && unknownNoun(scan, s, k, to, onList)) {
+      out.push([k, amount]);
+      k = amount - 1;
+    }
+  }
+  return out;
+}
+
+const covers = (l: ReadLine, start: number, end: number): boolean =>
+  l.line.start < end && start < l.line.end && l.origin === 'method';
+
+/** Says of one item that it is not understood, unless a line that the method brought has its words. */
+function say(scan: Scan, source: Source, s: Sentence, [from, to]: [number, number]): void {
+  const span: [number, number] = [s.tokens[from]?.start ?? 0, s.tokens[to - 1]?.end ?? 0];
+  if (scan.out.some((l) => covers(l, source.start + span[0], source.start + span[1]))) return;
+  scan.out.push(lineOf(scan, source, span, textOf(source, s, from, to), null, null, 'not understood', 'do'));
+}
+
+const clauseAt = (s: Sentence, k: number): ClauseSpan | undefined =>
+  s.clauses.find((c) => c.from <= k && k < c.to);
+
+/**
+ * So much of something that nobody here knows, in a sentence: "add 3 tbsp tomato paste, thyme, 2 flurgle cubes". Nothing
+ * that has an amount is passed over in silence.
+ */
+export function leftOver(scan: Scan, source: Source, s: Sentence, back: ReadonlySet<unknown>): void {
+  if (source.names || source.tail) return;
+  for (const item of unknownItems(scan, source.text, s, false)) {
+    const c = clauseAt(s, item[0]);
+    if (!c || back.has(c) || isRemark(s, c) || verbNegated(s, c)) continue;
+    if (['until', 'till', 'if', 'unless'].includes(c.opener ?? '') || (c.verb && !c.verb.verb.brings))
+      continue;
+    if (polarityOf(s, c, item[0], item[1]) === 'do') say(scan, source, s, item);
+  }
+}
+
+/** The same on the rows of the list, behind the food that a row names: "2 tbsp tahini + 1 flurgle". */
+export function leftOverOfRows(scan: Scan, parse: (text: string) => readonly Sentence[]): void {
+  for (const l of scan.lines) {
+    if (l.missing === 'food' || l.words?.none || l.corrected || l.origin === 'method') continue;
+    const { text, start, end } = l.line;
+    const source: Source = { text, start, end, step: null, names: false, tail: true, line: l };
+    for (const s of parse(text))
+      for (const item of unknownItems(scan, text, s, true)) {
+        const c = clauseAt(s, item[0]);
+        if (!c || polarityOf(s, c, item[0], item[1]) !== 'do') continue;
+        say(scan, source, s, item);
+      }
+  }
+}
