@@ -239,6 +239,14 @@ const isMass = (m: Measure) => m.unit?.kind === 'mass' || m.each?.unit.kind === 
 
 const MASHED = /\b(?:mashed|pur[eé]ed|crushed to a pulp)\s/;
 
+/** A spoonful that can be no weight of so many: of them it is a twentieth, or less. */
+function isFarLess(said: Measure, count: Measure, food: Food, settings: MeasureSettings): boolean {
+  if (said.unit?.kind !== 'volume' || !count.stated || (count.unit && count.unit.kind !== 'count'))
+    return false;
+  const [all, told] = [count, said].map((m) => ofMeasure(m, food, settings)?.grams);
+  return all !== undefined && told !== undefined && told[2] < all[0] / 20;
+}
+
 /** How far a piece may be from what is usual before a weight is not taken for one's, or for all. */
 const AS_ONE = 1.6;
 
@@ -293,6 +301,9 @@ export function weigh(words: FoodWords, bought: Food, settings: MeasureSettings)
     const one =
       only && equivalent.unit?.kind === 'mass' ? eachWeighs(only, equivalent, food, settings) : null;
     if (one) return toWeighed([ofMeasure(one, food, settings)]);
+    // "3 courgettes, salted (1 tsp)": what is said behind them is of something else
+    if (only && isFarLess(equivalent, only, food, settings))
+      return toWeighed(measures.map((m) => ofMeasure(m, food, settings, words.food)));
     if (equivalent.unit?.kind === 'mass' || measures.every((m) => m.unit?.kind !== 'volume'))
       return toWeighed([ofMeasure(equivalent, food, settings)]);
   }

@@ -138,6 +138,7 @@ export function clean(line: string): string {
   let text = stripMarkdown(line);
   // a table's frame
   if (text.includes('|')) text = text.replace(/^\s*\|\s*|\s*\|\s*$/g, '');
+  if (/\bww\b/i.test(text)) text = text.replace(/\bww\b(?= [a-z])/gi, 'wholewheat');
   if (text.includes('s/r') || text.includes('S/R')) text = text.replace(/\bs\/r\b/gi, 'self-raising');
   if (text.includes('w/') || text.includes('W/'))
     text = text

@@ -441,7 +441,7 @@ function deniesAny(s: Sentence, next: ClauseSpan): boolean {
  * @param from first token of the food's name
  */
 export function othersWay(s: Sentence, c: ClauseSpan, from: number): 'remark' | 'optional' | null {
-  if (onTheirs(s, c, from)) return 'optional';
+  if (onTheirs(s, c, from) || someoneHas(s, c)) return 'optional';
   if (isSomeOfUs(s, c)) return 'optional';
   if (anewFrom(s, from) === s.from && isSeenElsewhere(null, s)) return 'remark';
   if (isTheirDish(s, c, from)) return 'remark';
@@ -483,6 +483,30 @@ function onTheirs({ tokens }: Sentence, c: ClauseSpan, from: number): boolean {
   if (theirs < 0 || !(past || isTheirPlate(tokens, c))) return false;
   return at < from || ['on', 'over', 'in', 'with', 'for'].includes(before);
 }
+const HAVING = new Set(['has', 'gets', 'takes', 'wants', 'likes', 'eats']);
+/** "olives if there are any - Jo has six, I don't": somebody at this table, by a name that is in no list. */
+const someoneHas = rememberPart((s: Sentence, c: ClauseSpan): boolean => {
+  const { tokens } = s;
+  for (let k = c.from + 1; k < s.to; k += 1) {
+    if (!HAVING.has(wordAt(tokens, k))) continue;
+    const who = wordAt(tokens, k - 1);
+    const isName =
+      ['he', 'she'].includes(who) ||
+      (tokens[k - 1]?.kind === 'word' &&
+        s.named[k - 1 - s.from] === null &&
+        !DETERMINERS.has(wordAt(tokens, k - 2)) &&
+        ![DETERMINERS, PRONOUNS, SUBJECTS, PREPOSITIONS, AUXILIARIES, ORDINARY, PEOPLE].some((x) =>
+          x.has(who),
+        ) &&
+        verbOf(who) === undefined &&
+        !['which', 'that', 'who', 'it', 'this', 'everyone', 'nobody'].includes(who));
+    if (!isName) continue;
+    for (let n = k + 1; n < s.to - 1; n += 1)
+      if (['i', 'we'].includes(wordAt(tokens, n)) && NEGATORS.has(wordAt(tokens, n + 1))) return true;
+  }
+  return false;
+});
+
 /** "he has soy on his, I don't": a plate at this table. */
 function isTheirPlate(tokens: Sentence['tokens'], c: ClauseSpan): boolean {
   if (!['he', 'she', 'they'].includes(wordAt(tokens, c.from))) return false;
@@ -627,7 +651,7 @@ const OWN_DEED = new Set('i we then and now so next also always normally , – -
 
 export const isRemark = rememberPart((s: Sentence, c: ClauseSpan): boolean => {
   if (s.label.length > 0 && opensNextDay(s, c)) return false;
-  if (isTheirPlate(s.tokens, c)) return false;
+  if (isTheirPlate(s.tokens, c) || someoneHas(s, c)) return false;
   // "my aunt showed me: …", "the book is right: …" is done here as well
   const agrees = s.label.some((t) => AGREES.has(t.word));
   if (agrees) return false;

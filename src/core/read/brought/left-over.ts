@@ -23,13 +23,13 @@ import { polarityOf, verbNegated } from '@/core/step/polarity';
 import type { Token } from '@/core/step/tokens';
 import type { ReadLine } from '../types';
 import { isMeasure } from './measured';
-import { lineOf, textOf, type Scan, type Source } from './scan';
+import { foodsOf, lineOf, textOf, type Scan, type Source } from './scan';
 
 /** What stands before an item of a list. */
 const ITEM_OPENS = new Set([',', ';', ':', '+', '&', '/', '(', '-', '–', '—', 'and', 'plus', 'with']);
 /** What a list counts beside foods, and what is said of how much there is. */
 const NO_FOOD = new Set(
-  'minute minutes min mins hour hours hr hrs h sec secs second seconds day days week weeks night nights month months year years time times oclock am pm people person head heads plate plates bowl bowls portion portions serving servings meal meals lunch lunches dinner dinners supper breakfast way ways step steps degree degrees c f fan gas mark adult adults kid kids batch batches layer layers side sides half halves third thirds quarter quarters piece pieces bit bits more less others other each one ones total cm mm inch inches kcal calories cal kj fat carbs fibre protein sodium max tops least most long wide thick thin deep high apart left over total altogether goes rounds round lots lot rest size sized sort sorts kind kinds type types variety enormous huge massive giant hefty whopping ups ppl apiece enough told now yield yields makes serves feeds ml l g kg oz lb lbs pp page star stars euro euros pound pence quid p x same again worth'.split(
+  'minute minutes min mins hour hours hr hrs h sec secs second seconds day days week weeks night nights month months year years time times oclock am pm people person head heads plate plates bowl bowls portion portions serving servings meal meals lunch lunches dinner dinners supper breakfast way ways step steps degree degrees c f fan gas mark adult adults kid kids batch batches layer layers side sides half halves third thirds quarter quarters piece pieces bit bits more less others other each one ones total cm mm inch inches kcal calories cal kj fat carbs fibre protein sodium max tops least most long wide thick thin deep high apart left over total altogether goes rounds round lots lot rest size sized sort sorts kind kinds type types variety cuppa film forkful slug splosh treat must shame turns twists grinds laps prayer napkin company winner doddle enormous huge massive giant hefty whopping ups ppl apiece enough told now yield yields makes serves feeds ml l g kg oz lb lbs pp page star stars euro euros pound pence quid p x same again worth'.split(
     ' ',
   ),
 );
@@ -69,6 +69,7 @@ function unknownNoun(scan: Scan, s: Sentence, from: number, to: number, onList: 
   );
 }
 
+const UNTOLD = new Set(['stuff', 'thing']);
 const LITTLE = new Set(['little', 'bit', 'few', 'touch', 'tad']);
 
 const isStop = (t: Token | undefined): boolean =>
@@ -91,13 +92,24 @@ function pastAmount(text: string, s: Sentence, at: number, needsUnit = false): n
   const piece = text.slice(start, Math.min(s.tokens[s.to - 1]?.end ?? 0, start + 40)).toLowerCase();
   const r = new Reader(piece, piece);
   const [m] = readMeasures(r).measures;
-  if (!m || (m.unit === null && !m.stated) || (needsUnit && m.unit === null)) return -1;
+  if (!m || (needsUnit && m.unit === null)) return -1;
   // "a flurgle": of what comes by the piece; a length or a time is no amount
   if (m.unit && (m.unit.id === 'cm' || m.unit.id === 'inch' || m.unit.id === 'piece')) return -1;
   const end = start + r.text.slice(0, r.at).trimEnd().length;
   let k = at + 1;
   while (k < s.to && (s.tokens[k]?.start ?? 0) < end) k += 1;
   return k;
+}
+
+const clauseAt = (s: Sentence, k: number): ClauseSpan | undefined =>
+  s.clauses.find((c) => c.from <= k && k < c.to);
+
+/** True where foods stand in the same clause, and the deed puts them in. */
+function foodsAround(s: Sentence, k: number): boolean {
+  const c = clauseAt(s, k);
+  return (
+    c !== undefined && c.verb?.verb.brings === true && c.verb.form === 'base' && foodsOf(s, c).length > 0
+  );
 }
 
 /** Items of a sentence that are so much of something that nobody here knows, each from its amount to its noun. */
@@ -108,11 +120,18 @@ function unknownItems(scan: Scan, text: string, s: Sentence, onList: boolean): [
     const opens = k === s.from || ITEM_OPENS.has(s.tokens[k - 1]?.word ?? '') || deed?.verb.brings === true;
     if (!opens || s.tokens[k]?.glued) continue;
     let at = pastAmount(text, s, k);
+    // "a flurgle", among foods: "a treat" is none
+    const article = ['a', 'an', 'one'].includes(s.tokens[k]?.word ?? '') && at === k + 1;
+    if (article && !(onList || foodsAround(s, k))) continue;
     if (at > 0) {
       while (at < s.to && (s.tokens[at]?.word === 'of' || DETERMINERS.has(s.tokens[at]?.word ?? ''))) at += 1;
       let to = at;
       while (to < s.to && !isStop(s.tokens[to]) && to < at + MOST_WORDS + 1) to += 1;
-      if (unknownNoun(scan, s, at, to, onList)) out.push([k, to]);
+      // "plus 1 of the real stuff": of what is not told
+      const untold =
+        s.tokens[at - 1]?.word === 'the' && to > at + 1 && UNTOLD.has(s.tokens[to - 1]?.word ?? '');
+      const named = s.named.slice(at - s.from, to - s.from).some((n) => n !== null);
+      if ((untold && !named) || unknownNoun(scan, s, at, to, onList)) out.push([k, to]);
       k = Math.max(k, to - 1);
       continue;
     }
@@ -138,9 +157,6 @@ function say(scan: Scan, source: Source, s: Sentence, [from, to]: [number, numbe
   if (scan.out.some((l) => covers(l, source.start + span[0], source.start + span[1]))) return;
   scan.out.push(lineOf(scan, source, span, textOf(source, s, from, to), null, null, 'not understood', 'do'));
 }
-
-const clauseAt = (s: Sentence, k: number): ClauseSpan | undefined =>
-  s.clauses.find((c) => c.from <= k && k < c.to);
 
 /**
  * So much of something that nobody here knows, in a sentence: "add 3 tbsp tomato paste, thyme, 2 flurgle cubes". Nothing
