@@ -292,6 +292,13 @@ class Parser {
       if (rest) this.row({ text: rest, start: from, end: stretch.end }, index);
       return;
     }
+    // "(1)" alone on its row
+    const bracketed = /^\(\s*(\d{1,2})\s*\)$/.exec(stretch.text.trim())?.[1];
+    if (bracketed) {
+      if (this.servings === null) this.takeServings(readServings(`serves ${bracketed}`));
+      this.notes.push(stretch);
+      return;
+    }
     // "~ 10 slices" alone on its row
     if (PIECES_ALONE.test(stretch.text)) {
       if (this.servings === null)

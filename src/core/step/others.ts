@@ -358,6 +358,8 @@ const deniesThat = (s: Sentence, next: ClauseSpan): boolean => deniesAny(s, next
 const FOR_ALL = new Set(
   'me us now good ever health this that it them ours mine here sure real once today all everyone'.split(' '),
 );
+/** Words that open a label of when, or for whom, something goes in: "If people are coming:". */
+const WHENEVER = new Set(['if', 'when', 'whenever', 'for', 'on', 'unless']);
 /** Words by which something holds for some, or at times. */
 const AT_TIMES = new Set('if when unless whenever'.split(' '));
 const SOME_TIMES = new Set(
@@ -660,7 +662,8 @@ export const isRemark = rememberPart((s: Sentence, c: ClauseSpan): boolean => {
   const [opens] = s.label;
   if (opens && ALL_THE.has(opens.word) && s.label.some((t) => OF_OTHERS.has(t.word))) return true;
   // "nonna's: pancetta, 4 tbsp oil"
-  if (s.label.some((t) => PEOPLE.has(t.word.replace(/['’]s$|['’]$/, '')))) return true;
+  const occasion = WHENEVER.has(opens?.word ?? '');
+  if (!occasion && s.label.some((t) => PEOPLE.has(t.word.replace(/['’]s$|['’]$/, '')))) return true;
   // "Hers: 200 ml olive oil"
   const labelled = s.label.filter((t) => t.kind === 'word');
   if (labelled.length === 1 && THEIRS.has(labelled[0]?.word ?? '')) return true;

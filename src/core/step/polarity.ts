@@ -102,10 +102,12 @@ const AFTER_NOUN = new Set([
 ]);
 /** "…, & if it's a birthday 1 tbsp maple": a condition that ends the sentence, and what is then done. */
 function isOnOccasion(s: Sentence, c: ClauseSpan, from: number): boolean {
-  if (s.clauses.at(-1) !== c || s.clauses.length < 2) return false;
+  if (s.clauses.at(-1) !== c) return false;
   const before = s.tokens.slice(c.from, from);
   return (
-    ["it's", 'its', 'is', "there's", "we're", "they're"].some((w) => before.some((t) => t.word === w)) &&
+    ["it's", 'its', 'is', 'are', "there's", "we're", "they're", "i'm"].some((w) =>
+      before.some((t) => t.word === w),
+    ) &&
     before.some((t) => t.kind === 'number') &&
     !before.some((t) => t.word === '(')
   );
@@ -206,7 +208,9 @@ export function isOptional(s: Sentence, c: ClauseSpan, food?: number): boolean {
   if (s.label.some((t, i) => OPTIONAL.at(s.label, i) !== null && t.kind === 'word')) return true;
   if (isOtherVersion(s)) return true;
   // "If it's breakfast: 40 g oats in as well"
-  if (['if', 'when', 'for'].includes(s.label[0]?.word ?? '') && isCondition(s)) return true;
+  const opens = s.label[0]?.word ?? '';
+  if (['if', 'unless'].includes(opens) && s.label.length > 1) return true;
+  if (['when', 'for'].includes(opens) && isCondition(s)) return true;
   const said = optionalAt(s, c);
   if (said >= 0) {
     const piece = food === undefined ? null : ofOneItem(s, c, said);

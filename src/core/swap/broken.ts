@@ -33,7 +33,10 @@ const BROKEN: readonly (readonly [RegExp, string])[] = [
     'a liquid toasted',
   ],
   [/\b(?:the\s+)?([\p{L} ]{4,}?)\s+and\s+(?:the\s+)?\1\b/giu, 'a food twice'],
-  [/(?<=^|[.!?]\s)The (?:\p{L}+\s+){1,3}(?:an?|the)\s+(?=\p{L}|\d)/gu, 'a food where a deed was'],
+  [
+    /(?<=^|[.!?]\s)The (?:(?!(?:is|are|was)\b)\p{L}+\s+){1,3}(?:an?|the)\s+(?=\p{L}|\d)/gu,
+    'a food where a deed was',
+  ],
 ];
 
 /** What no cook would write in a method's words as they are now, and its own cook did not as they were. */

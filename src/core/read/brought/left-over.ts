@@ -72,10 +72,16 @@ function unknownNoun(scan: Scan, s: Sentence, from: number, to: number, onList: 
 const UNTOLD = new Set(['stuff', 'thing']);
 const LITTLE = new Set(['little', 'bit', 'few', 'touch', 'tad']);
 
+/** Words at which what is said goes on: "a spoonful when it catches". */
+const GOES_ON = new Set(
+  'when where while until till once if unless as than so because then that which who not'.split(' '),
+);
+
 const isStop = (t: Token | undefined): boolean =>
   t?.kind !== 'word' ||
   PREPOSITIONS.has(t.word) ||
   CONJUNCTIONS.has(t.word) ||
+  GOES_ON.has(t.word) ||
   PRONOUNS.has(t.word) ||
   AUXILIARIES.has(t.word) ||
   NEGATORS.has(t.word) ||
