@@ -79,7 +79,8 @@ export function mentionsOf(read: ReadRecipe, settings: ReadSettings): Mentions {
           start: source.start + (s.tokens[named.from]?.start ?? 0),
           end: source.start + (s.tokens[named.to - 1]?.end ?? 0),
         };
-        const told = isReplaced(s, c, named.to) || othersWay(s, c, named.from) === 'remark' || isBygone(s, named.from);
+        const told =
+          isReplaced(s, c, named.to) || othersWay(s, c, named.from) === 'remark' || isBygone(s, named.from);
         if (m.polarity === 'remark' && told) asides.push(place);
         const excepted = s.tokens
           .slice(Math.max(c.from, named.from - 3), named.from)
