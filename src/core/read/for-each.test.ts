@@ -67,3 +67,38 @@ test.each([
 ])('%s are so many in all', (row, id, most) => {
   expect(highOf(soupWith(row), id)).toBeLessThan(most);
 });
+
+/** Words before an amount by which each has so much. */
+const EVERYONE_HAS = [
+  'We each have AMOUNT',
+  'Everyone has AMOUNT on theirs',
+  'Everybody gets AMOUNT',
+  'Each of us has AMOUNT',
+  'All of us have AMOUNT',
+  'They all get AMOUNT',
+  'Each bowl gets AMOUNT',
+  'Every bowl has AMOUNT',
+  'I put AMOUNT on every plate',
+  'I give everyone AMOUNT',
+  'Each plate: AMOUNT',
+  'Per bowl it’s AMOUNT',
+  'Allow everyone AMOUNT',
+  'Give each person AMOUNT',
+  'Top every bowl with AMOUNT',
+  'Finish all the bowls with AMOUNT',
+  'On each one goes AMOUNT',
+  'Each one gets AMOUNT',
+  'A bowl has AMOUNT',
+  'Plates get AMOUNT',
+  'Serve everyone AMOUNT',
+];
+test.each(EVERYONE_HAS)('%s is four times as much', (said) => {
+  for (const [amount, id, grams] of [
+    ['1 tbsp tahini', 'tahini', 14],
+    ['20 g walnuts', 'walnut', 20],
+    ['a spoonful of tahini', 'tahini', 10],
+  ] as const) {
+    const recipe = soupWith('', `${said.replace('AMOUNT', amount)}.`);
+    expect(isOpen(recipe) ? Infinity : highOf(recipe, id)).toBeGreaterThanOrEqual(4 * grams * 0.99);
+  }
+});

@@ -67,6 +67,8 @@ export function amountStart(s: Sentence, c: ClauseSpan, from: number): number {
       }
       break;
     }
+    // "each one gets 20 g walnuts": the amount begins behind what somebody does
+    if (DOES.has(t.word) && s.tokens[k]?.kind === 'number') break;
     // "a can of", "one can chickpeas": the tin, and not what one is able to do
     const tin =
       t.word === 'can' && (s.tokens[k]?.word === 'of' || COUNTS_TIN.has(s.tokens[k - 2]?.word ?? ''));

@@ -52,11 +52,21 @@ const DOLLOPS = new Set(
 const AT_TABLE = new Set(['serve', 'eat', 'have', 'top']);
 const POURED_AT_TABLE = new Set(['serve', 'eat', 'have']);
 
+const EATERS =
+  '(?:everyone|everybody|(?:each|all) of (?:us|you|them)|(?:we|they|you) (?:all|each)|each (?:one|person|of us))';
+const PLATED = '(?:bowl|plate|portion|serving|helping|pot|glass)';
+/** "everyone gets", "I give each person", "a bowl has", "on each one goes": before an amount, of which each has so much. */
+const EVERYONES = new RegExp(
+  String.raw`\b${EATERS} (?:has|have|gets?|takes?|eats?|needs?|wants?|puts?|adds?)\b|\b(?:give|gives|allow|serve|hand|feed|offer) ${EATERS}\b|\b(?:one|an?|my|every|each) ${PLATED} (?:has|gets|takes|holds|needs)\b|\b(?:plates|bowls|portions) (?:get|have|take)\b|\ball (?:of )?(?:the )?(?:plates|bowls|portions) (?:with|get|have)\b|\bon (?:each|every) one\b|^(?:each|every|per|a) ${PLATED}\b`,
+);
+
 /**
  * " each" where an amount is for every plate: "add 1 tbsp to each bowl", "serve with a dollop of it"; as much again where
  * there may be more pieces than eaters: "top each with 1 tsp".
  */
 export function onEach(s: Sentence, c: ClauseSpan, start: number, from: number): string {
+  const lead = [...s.label, ...s.tokens.slice(c.from, start)].map((t) => t.word).join(' ');
+  if (start < from && EVERYONES.test(lead)) return ' each';
   for (let k = c.from; k < c.to; k += 1) {
     // "per person serve with 75 g spaghetti"
     if (s.tokens[k]?.word === 'per' && k < start && OF_ONE.has(s.tokens[k + 1]?.normal ?? '')) return ' each';
