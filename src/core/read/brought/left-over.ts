@@ -1,4 +1,6 @@
-import { FOODS } from '@/core/food/table';
+import { foodOfName } from '@/core/food/find';
+import { FOODS, type Food } from '@/core/food/table';
+import { unsaid } from '@/core/food/weigh';
 import { isHarmless, tokens as tableTokens } from '@/core/food/tokens';
 import { numberOf } from '@/core/measure/quantity';
 import { PREPARATION } from '@/core/recipe/alternatives';
@@ -23,7 +25,9 @@ import { polarityOf, verbNegated } from '@/core/step/polarity';
 import type { Token } from '@/core/step/tokens';
 import type { ReadLine } from '../types';
 import { isMeasure } from './measured';
-import { foodsOf, lineOf, textOf, type Scan, type Source } from './scan';
+import { methodLine } from './take';
+import { COUNTS } from './kinds';
+import { foodsOf, isFigure, lineOf, readPhrase, textOf, type Scan, type Source } from './scan';
 
 /** What stands before an item of a list. */
 const ITEM_OPENS = new Set([',', ';', ':', '+', '&', '/', '(', '-', '–', '—', 'and', 'plus', 'with']);
@@ -70,6 +74,9 @@ function unknownNoun(scan: Scan, s: Sentence, from: number, to: number, onList: 
 }
 
 const UNTOLD = new Set(['stuff', 'thing']);
+/** Behind a food: how much of it, when and where. */
+const BEHIND_FOOD = new Set('a an some if when too optional as and plus or half'.split(' '));
+const THEN = new Set(['then', 'also']);
 const LITTLE = new Set(['little', 'bit', 'few', 'touch', 'tad']);
 
 /** Words at which what is said goes on: "a spoonful when it catches". */
@@ -179,17 +186,101 @@ export function leftOver(scan: Scan, source: Source, s: Sentence, back: Readonly
   }
 }
 
+/** The food that an item of a row is of, and where its name ends; null where its words are of the row's own food. */
+function foodOfItem(scan: Scan, l: ReadLine, s: Sentence, k: number): { food: Food; to: number } | null {
+  let at = pastAmount(l.line.text, s, k);
+  if (at < 0) at = k;
+  while (at < s.to && (s.tokens[at]?.word === 'of' || DETERMINERS.has(s.tokens[at]?.word ?? ''))) at += 1;
+  const named = s.named[at - s.from];
+  const food = named?.kind === 'food' && named.from === at ? scan.larder.foodById(named.id) : undefined;
+  // "it says 1.1 g salt a spoon": a figure on it
+  if (!food || !named || !COUNTS.has(food.kind) || isFigure(s, named.from)) return null;
+  const next = s.tokens[named.to];
+  // "salt-free", "walnut pieces": more than the name; an amount may stand behind it
+  const goesOn =
+    next?.kind !== 'word' || named.to >= s.to || BEHIND_FOOD.has(next.word) || PREPOSITIONS.has(next.word);
+  // "oil in it", "the juice of a lemon"
+  const within =
+    next?.word === 'in' && ['it', 'them', 'there', 'that'].includes(s.tokens[named.to + 1]?.word ?? '');
+  if (!goesOn || within || next?.word === 'of') return null;
+  if (next?.glued) return null;
+  const own = [...l.foods, ...l.alternatives].flatMap((f) => (f.food ? [f.food, ...f.might] : []));
+  if (
+    own.some(
+      (f) =>
+        f.id === food.id || f.kind === food.kind || (f.kindClass === food.kindClass && f.kindClass !== null),
+    )
+  )
+    return null;
+  // "milk (almond)", "yoghurt, coconut": which one it is
+  const words = s.tokens
+    .slice(named.from, named.to)
+    .map((w) => w.word)
+    .join(' ');
+  const whole = l.foods.some(
+    (f) =>
+      foodOfName(tableTokens(`${words} ${f.food?.name.replace(/[,(].*$/, '') ?? ''}`)) !== undefined ||
+      foodOfName(tableTokens(`${words} ${f.text}`)) !== undefined,
+  );
+  return whole || own.some((f) => tableTokens(f.name).some((w) => tableTokens(words).includes(w)))
+    ? null
+    : { food, to: named.to };
+}
+
+/** Foods of a row behind the one that it is of, which its reader did not take in: "1 tin chickpeas, tahini". */
+function foodsOfRow(scan: Scan, l: ReadLine, source: Source, s: Sentence, opens: boolean): void {
+  const first = s.named.find((n) => n?.kind === 'food');
+  // the first food of the row is its own
+  for (let k = opens ? (first?.to ?? s.to) + 1 : s.from; k < s.to; k += 1) {
+    const before = s.tokens[k - 1]?.word ?? '';
+    const item = k === s.from || (ITEM_OPENS.has(before) && before !== 'with') || THEN.has(before);
+    if (!item) continue;
+    const found = foodOfItem(scan, l, s, k);
+    const c = clauseAt(s, k);
+    if (!found || !c || !['do', 'optional'].includes(polarityOf(s, c, found.to - 1, found.to))) continue;
+    const { food, to } = found;
+    const start = source.start + (s.tokens[k]?.start ?? 0);
+    const end = source.start + (s.tokens[to - 1]?.end ?? 0);
+    const isTaken = scan.out.some(
+      (x) => (x.line.start < end && start < x.line.end) || x.foods.some((f) => f.food?.id === food.id),
+    );
+    if (isTaken || scan.lines.some((x) => x !== l && x.foods.some((f) => f.food?.id === food.id))) continue;
+    const phrase = textOf(source, s, k, to);
+    const read = readPhrase(scan, phrase);
+    const span: [number, number] = [s.tokens[k]?.start ?? 0, s.tokens[to - 1]?.end ?? 0];
+    const said = read.missing === null && read.words?.foods.some((f) => f.measures.length > 0);
+    const guess = unsaid(food, null, scan.servings);
+    if (said) scan.out.push(methodLine(source, span, phrase, read, 'do'));
+    else
+      scan.out.push(
+        lineOf(
+          scan,
+          source,
+          span,
+          phrase,
+          food,
+          guess && { ...guess.grams, low: 0 },
+          `no amount is said behind ${l.foods[0]?.text ?? 'the row’s food'}: it may go in, or only say which one that is`,
+          'optional',
+        ),
+      );
+    k = to - 1;
+  }
+}
+
 /** The same on the rows of the list, behind the food that a row names: "2 tbsp tahini + 1 flurgle". */
 export function leftOverOfRows(scan: Scan, parse: (text: string) => readonly Sentence[]): void {
   for (const l of scan.lines) {
     if (l.missing === 'food' || l.words?.none || l.corrected || l.origin === 'method') continue;
     const { text, start, end } = l.line;
     const source: Source = { text, start, end, step: null, names: false, tail: true, line: l };
-    for (const s of parse(text))
+    for (const [i, s] of parse(text).entries()) {
+      foodsOfRow(scan, l, source, s, i === 0);
       for (const item of unknownItems(scan, text, s, true)) {
         const c = clauseAt(s, item[0]);
         if (!c || polarityOf(s, c, item[0], item[1]) !== 'do') continue;
         say(scan, source, s, item);
       }
+    }
   }
 }
