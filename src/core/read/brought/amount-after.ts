@@ -167,9 +167,9 @@ export function amountBehind(s: Sentence, to: number): { from: number; to: numbe
     if (t.kind === 'mark' && !['/', '–', '-', '.'].includes(t.word)) return null;
     // "½ c. cooked", never "200 c"
     const cup = t.word === 'c' && /^(?:\d|\d?[\d/.½¼¾⅓⅔]+)$/.test(s.tokens[k - 1]?.word ?? '');
-    // "half a 900 g bag"
     // "thyme, 2 flurgle cubes": so many of another thing
     if (t.kind === 'word' && !isMeasure(t.word) && !cup && !saysHowMuch(t)) return null;
+    // "half a 900 g bag"
     if (isMeasure(t.word) || cup) measured = isMeasure(s.tokens[k + 1]?.word ?? '') ? k + 2 : k + 1;
     k += 1;
   }

@@ -325,8 +325,8 @@ function inTail(source: Source, s: Sentence, m: Mention): boolean {
   if (FATS.has(food.kind) || food.kindClass === 'oil' || food.adds.includes('oil'))
     return !own.some((f) => FATS.has(f.kind) || f.adds.includes('oil'));
   if (!m.stated || m.polarity === 'alternative' || food.kind === 'water') return false;
-  // "with a strip of nori": a piece of something says less than "3 tbsp of it"
   const sameKind = own.some((f) => f.kind === food.kind);
+  // "with a strip of nori": a piece of something says less than "3 tbsp of it"
   const measured = m.read?.words?.foods.some((f) =>
     f.measures.some(
       (x) =>

@@ -161,8 +161,8 @@ function unknownItems(scan: Scan, text: string, s: Sentence, onList: boolean): [
   return out;
 }
 
-const covers = (l: ReadLine, start: number, end: number): boolean =>
-  l.line.start < end && start < l.line.end && l.origin === 'method';
+/** Whether a line that the method brought has words of a span of the recipe. */
+const covers = (l: ReadLine, start: number, end: number): boolean => l.line.start < end && start < l.line.end;
 
 /** Says of one item that it is not understood, unless a line that the method brought has its words. */
 function say(scan: Scan, source: Source, s: Sentence, [from, to]: [number, number]): void {
@@ -242,7 +242,7 @@ function foodsOfRow(scan: Scan, l: ReadLine, source: Source, s: Sentence, opens:
     const start = source.start + (s.tokens[k]?.start ?? 0);
     const end = source.start + (s.tokens[to - 1]?.end ?? 0);
     const isTaken = scan.out.some(
-      (x) => (x.line.start < end && start < x.line.end) || x.foods.some((f) => f.food?.id === food.id),
+      (x) => covers(x, start, end) || x.foods.some((f) => f.food?.id === food.id),
     );
     if (isTaken || scan.lines.some((x) => x !== l && x.foods.some((f) => f.food?.id === food.id))) continue;
     const phrase = textOf(source, s, k, to);
