@@ -45,7 +45,7 @@ export function fold(word: string): string {
   if (word.endsWith('leaves')) return `${word.slice(0, -6)}leaf`;
   if (word.endsWith('halves')) return 'half';
   if (word.endsWith('loaves')) return 'loaf';
-  if (/(?:ch|sh|ss|x)es$/.test(word)) return word.slice(0, -2);
+  if (word.endsWith('es') && /(?:ch|sh|ss|x)es$/.test(word)) return word.slice(0, -2);
   if (word.endsWith('s') && !word.endsWith('ss') && !word.endsWith('us')) return word.slice(0, -1);
   return word;
 }
@@ -68,10 +68,10 @@ export const tokens = remember((phrase: string): readonly string[] => {
   if (/[^\x20-\x7e]/.test(text)) text = text.normalize('NFD').replace(ACCENTS, '').replace(/[’‘]/g, "'");
   text = text.replace(phrasePattern, (m) => words.phrases[m] ?? m);
   // "anchovy-free": what is not in it says nothing of what it is
-  text = text.replace(FREE_OF, ' ');
+  if (text.includes('-free')) text = text.replace(FREE_OF, ' ');
   const out: string[] = [];
-  for (const raw of text.split(/[^a-z0-9%']+/)) {
-    const word = raw.replace(/^'+|'s?$|'+$/g, '');
+  for (const raw of text.match(/[a-z0-9%']+/g) ?? []) {
+    const word = raw.includes("'") ? raw.replace(/^'+|'s?$|'+$/g, '') : raw;
     if (word.length > 1 || word === 't') out.push(normalWord(word));
   }
   return out;
@@ -94,8 +94,10 @@ export const plainWords = (text: string): string[] =>
 /** True for a word that may become another one beside its neighbours ("no salt added"). */
 export const mayMerge = (word: string): boolean => IN_PHRASES.has(word);
 
+const isDigit = (c: number): boolean => c >= 0x30 && c <= 0x39;
+
 /** True for words that never change which food is meant: "large", "chopped", "organic". */
-export const isHarmless = (token: string): boolean => harmless.has(token) || /^\d/.test(token);
+export const isHarmless = (token: string): boolean => harmless.has(token) || isDigit(token.charCodeAt(0));
 
 /** A name's words in one order, every one of them once: "white beans" is not "beans". */
 export const nameKey = (words: readonly string[]): string =>

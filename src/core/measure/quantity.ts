@@ -83,6 +83,9 @@ const FRACTIONS: Record<string, number> = {
 
 const NUMBER =
   /(\d+)[ ]*-[ ]*(\d+\/\d+)(?![\d/])|(\d+)[ ]+(?:(?:and|&)[ ]+)?(\d+\/\d+)(?![\d/])|(\d+\/\d+)(?![\d/])|(\d{1,3}(?:,\d{3})+(?!\d)|\d+[.,]\d+|\d+|\.\d+)/y;
+/** What opens a number that is said in words; nothing else is looked at where none of it stands. */
+const OPENS_VAGUE =
+  /(?:an? )?(?:couple|few|half dozen|dozen)|several|half a|half dozen|one dozen|1 dozen|two dozen|2 dozen/y;
 const VAGUE_COUNTS: readonly (readonly [RegExp, number, number, number])[] = [
   [/(?:a )?couple(?: of)?\b/y, 2, 2, 3],
   [/a few\b|few\b/y, 2, 3, 5],
@@ -98,14 +101,21 @@ const MANY_PARTS =
 const WORD = new RegExp(`(${wordList})\\b(?:[ -]and[ -]a[ -](half|quarter|third)\\b)?`, 'y');
 const DIGITS_AND_A_HALF = /(?: and)? (?:a )(half|quarter|third)\b/y;
 
+const OPENS_NUMBER = new Set('0123456789.');
+
 function single(
   text: string,
   at: number,
 ): { value: readonly [number, number, number]; end: number; article: boolean } | null {
-  for (const [pattern, low, best, high] of VAGUE_COUNTS) {
-    pattern.lastIndex = at;
-    if (pattern.test(text)) return { value: [low, best, high], end: pattern.lastIndex, article: false };
-  }
+  const c = text.charCodeAt(at) | 0x20;
+  const letter = c >= 0x61 && c <= 0x7a;
+  if (!letter && !OPENS_NUMBER.has(text[at] ?? '')) return null;
+  OPENS_VAGUE.lastIndex = at;
+  if (OPENS_VAGUE.test(text))
+    for (const [pattern, low, best, high] of VAGUE_COUNTS) {
+      pattern.lastIndex = at;
+      if (pattern.test(text)) return { value: [low, best, high], end: pattern.lastIndex, article: false };
+    }
   MANY_PARTS.lastIndex = at;
   const parts = MANY_PARTS.exec(text);
   if (parts) {
@@ -147,6 +157,7 @@ function single(
     }
     return Number.isFinite(value) ? { value: [value, value, value], end, article: false } : null;
   }
+  if (!letter) return null;
   const spelled = spelledNumber(text, at);
   if (spelled)
     return { value: [spelled.value, spelled.value, spelled.value], end: spelled.end, article: false };

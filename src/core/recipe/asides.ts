@@ -1,3 +1,4 @@
+import { pattern } from '@/core/pattern/pattern';
 import { readMeasures } from './measures';
 import { Reader, type Measure, type Three } from './reader';
 
@@ -24,8 +25,9 @@ const NO_BRACKET = /\(\s*(?:no+|nope|never|not (?:for us|any ?more|now|here)|ski
 /** "(can avoid, I do)": it may be left out, and is. */
 const CAN_AVOID =
   /\(\s*(?:can|could|may|you can) (?:avoid|skip|omit|leave (?:it )?out|be (?:avoided|skipped|omitted|left out))\b[^()]*\)/;
-const AND_I_DO =
-  /\(\s*(?:can|could|may|you can) (?:avoid|skip|omit|leave (?:it )?out|be (?:avoided|skipped|omitted|left out))\b[^()]*\b(?:i|we) (?:do|always do|usually do|have)\s*\)/;
+const AND_I_DO = pattern(
+  /\(\s*(?:can|could|may|you can) (?:avoid|skip|omit|leave (?:it )?out|be (?:avoided|skipped|omitted|left out))\b[^()]*\b(?:i|we) (?:do|always do|usually do|have)\s*\)/,
+);
 /** "(orig: 400 ml full fat)", "(was 2 tbsp)": how much or what it was. */
 const WAS_ONCE =
   /\(\s*(?:orig(?:inal(?:ly)?)?|was|used to be|before|book|trad(?:itional(?:ly)?)?)\b\s*:?[^()]*\)|\((?:or |it was |once )?[^()]*\b(?:in the (?:old days|past|eighties|nineties)|back (?:then|in the day)|years ago|once upon a time)\s*\)/;

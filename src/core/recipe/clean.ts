@@ -1,3 +1,5 @@
+import { remember } from '@/core/memo';
+
 const VULGAR: Record<string, string> = {
   '½': '1/2',
   '⅓': '1/3',
@@ -134,7 +136,7 @@ export function stripMarkdown(line: string): string {
  * One spelling for what cooks type in many ways: spaces, dashes, quotes, vulgar fractions, times signs.
  * Keeps case.
  */
-export function clean(line: string): string {
+export const clean = remember((line: string): string => {
   let text = stripMarkdown(line);
   // a table's frame
   if (text.includes('|')) text = text.replace(/^\s*\|\s*|\s*\|\s*$/g, '');
@@ -187,4 +189,4 @@ export function clean(line: string): string {
       .replace(/ {2,}/g, ' ')
       .trim()
   );
-}
+});

@@ -1,18 +1,42 @@
 import { foodOfName, SURE } from '@/core/food/find';
 import { tokens } from '@/core/food/tokens';
-import { UNIT_PATTERN } from '@/core/measure/units';
+import { readUnit } from '@/core/measure/units';
 import { clean } from './clean';
 import type { Stretch } from './source';
 import { isNamed } from './title-said';
 
 const FRACTION = '[½¼¾⅓⅔⅛]';
 const NUMBER = String.raw`(?:\d+ ?${FRACTION}|\d+ \d\/\d|\d\/\d|\d+(?:[.,]\d+)?|${FRACTION}|half an?|half|one|two|three|four|five|six)`;
-const UNIT = `(?:t|${UNIT_PATTERN})`;
-/** An amount as it stands in a list: "2 tbsp", "½ t", "about 30 g", "a pinch", "3". */
-const AMOUNT = new RegExp(
-  String.raw`(?<![\w.,/½¼¾⅓⅔⅛-])(?:about |~ ?|x ?)?(?:${NUMBER}(?: ?[-–] ?${NUMBER})?(?: ?(?:heaped |level )?${UNIT}(?![\w-]))?|an? (?:heaped |level |good )?${UNIT}(?![\w-]))(?![\w%/-])`,
+const NUMBER_OPENS = new RegExp(
+  String.raw`(?<![\w.,/½¼¾⅓⅔⅛-])(?:about |~ ?|x ?)?(?:${NUMBER}(?: ?[-–] ?${NUMBER})?|(an?)(?= [a-z]))`,
   'gi',
 );
+const HOW_FULL = /(?: ?(?:heaped |level )?| (?:heaped |level |good )?)/y;
+const GOES_ON = /[\w%/-]/;
+
+/** An amount and its place. */
+interface Amount {
+  readonly index: number;
+  readonly end: number;
+}
+
+/** Amounts as they stand in a list: "2 tbsp", "½ t", "about 30 g", "a pinch", "3". */
+function amountsIn(text: string): Amount[] {
+  const lower = text.toLowerCase();
+  const out: Amount[] = [];
+  for (const m of text.matchAll(NUMBER_OPENS)) {
+    const behind = m.index + m[0].length;
+    HOW_FULL.lastIndex = behind;
+    HOW_FULL.test(lower);
+    const unit = readUnit(lower, text, HOW_FULL.lastIndex);
+    const end = unit ? unit.end - (text[unit.end - 1] === '.' ? 1 : 0) : 0;
+    if (unit && !GOES_ON.test(text[end] ?? ' ')) out.push({ index: m.index, end });
+    else if (m[1] === undefined && !GOES_ON.test(text[behind] ?? ' '))
+      out.push({ index: m.index, end: behind });
+  }
+  return out;
+}
+
 /** What may stand between the items of a list; a stroke between two may as well mean either. */
 const JOIN = /^(?:\s*[,;.+&·•|]\s*(?:and |plus )?|\s+(?:and|plus|\/)\s+|\s+)$/;
 /** What may stand between a name and its amount. */
@@ -32,13 +56,15 @@ const SAYS =
 const isFoodName = (words: string): boolean =>
   /^[a-z][a-z' -]{1,30}$/i.test(words) && !SAYS.test(words) && isNamed(clean(words).toLowerCase(), SURE);
 
+const withoutAmounts = (item: string): string =>
+  amountsIn(item).reduceRight((said, { index, end }) => `${said.slice(0, index)} ${said.slice(end)}`, item);
+
 /** The food that an item of such a list is of. */
 const foodNamed = (item: string) =>
   foodOfName(
     tokens(
       clean(
-        item
-          .replace(AMOUNT, ' ')
+        withoutAmounts(item)
           .replace(/[:=,(–—-]/g, ' ')
           .replace(/^\s*of /, ''),
       ).toLowerCase(),
@@ -53,14 +79,14 @@ function afterJoin(text: string, from: number, to: number): number | null {
 }
 
 /** "soy 1 tbsp", "soy: 1 tbsp", "soy (1 tbsp)": names with their amounts behind them. */
-function namesFirst(text: string, amounts: readonly RegExpExecArray[]): Stretch[] | null {
+function namesFirst(text: string, amounts: readonly Amount[]): Stretch[] | null {
   const out: Stretch[] = [];
   let from = 0;
   for (const m of amounts) {
     const before = text.slice(from, m.index);
     const name = /^[a-z][a-z' -]*[a-z]/i.exec(before)?.[0] ?? '';
     if (!isFoodName(name.replace(/\s+-$/, '')) || !BEFORE_AMOUNT.test(before.slice(name.length))) return null;
-    let end = m.index + m[0].length;
+    let { end } = m;
     if (/\(\s*$/.test(before)) {
       if (text[end] !== ')') return null;
       end += 1;
@@ -74,10 +100,10 @@ function namesFirst(text: string, amounts: readonly RegExpExecArray[]): Stretch[
 }
 
 /** "1 tbsp soy": amounts with their names behind them. */
-function amountsFirst(text: string, amounts: readonly RegExpExecArray[]): Stretch[] | null {
+function amountsFirst(text: string, amounts: readonly Amount[]): Stretch[] | null {
   const out: Stretch[] = [];
   for (const [i, m] of amounts.entries()) {
-    const from = m.index + m[0].length;
+    const from = m.end;
     const to = amounts[i + 1]?.index ?? text.length;
     const between = text.slice(from, to);
     const name =
@@ -96,7 +122,7 @@ function amountsFirst(text: string, amounts: readonly RegExpExecArray[]): Stretc
  */
 export function countedList(text: string): Stretch[] | null {
   if (text.length > LONGEST || !/\d|[½¼¾⅓⅔⅛]|\ban? /.test(text)) return null;
-  const amounts = [...text.matchAll(AMOUNT)];
+  const amounts = amountsIn(text);
   if (amounts.length < FEWEST) return null;
   // "1 tbsp soy / 1 tbsp tamari" may be either
   if (amounts.length === FEWEST && text.includes('/') && /\s\/\s/.test(text)) return null;

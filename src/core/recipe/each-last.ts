@@ -1,3 +1,4 @@
+import { pattern } from '@/core/pattern/pattern';
 import { numberOf } from '@/core/measure/quantity';
 
 /** Things of which several may make a plate. */
@@ -14,9 +15,8 @@ const HEADS = '(?:head|plate|bowl|person|serving|portion|diner|pot|glass|ramekin
 const MEASURES =
   'g|ml|oz|tbsps?|tsps?|tablespoons?|teaspoons?|cups?|slices?|handfuls?|pinch|few|spoons?|spoonfuls?';
 const A_HEAD = String.raw`(?:(?<=(?:\d|\b(?:${MEASURES})) )an? ${HEADS}\b(?! of\b)|(?<=[a-z])(?<!\b(?:half|quarter|third|of|whole|about|just|only|or)) an? ${HEADS}\b(?=\s*(?:[,;]|on top\b|at the\b|to (?:serve|finish)\b|is\b)))`;
-const ANYWHERE = new RegExp(
-  String.raw`\s*(?:\(\s*(?:${FOR_EVERYBODY})\s*\)|(?:${FOR_EVERYBODY}|${A_HEAD}))`,
-  'i',
+const ANYWHERE = pattern(
+  new RegExp(String.raw`\s*(?:\(\s*(?:${FOR_EVERYBODY})\s*\)|(?:${FOR_EVERYBODY}|${A_HEAD}))`, 'i'),
 );
 /** An amount for every one of the pieces that are made, of which somebody may eat several. */
 export const PER_PIECE = new RegExp(
@@ -24,39 +24,49 @@ export const PER_PIECE = new RegExp(
   'i',
 );
 /** "per bowl: 2 tsp seeds". */
-const LABEL = new RegExp(
-  String.raw`^\s*(?:${FOR_EVERYBODY}|an? (?:head|plate|bowl|person|serving|portion)\b|(?:(?:on|in|over) )?each|apiece)\s*:\s*(?=\S)`,
-  'i',
+const LABEL = pattern(
+  new RegExp(
+    String.raw`^\s*(?:${FOR_EVERYBODY}|an? (?:head|plate|bowl|person|serving|portion)\b|(?:(?:on|in|over) )?each|apiece)\s*:\s*(?=\S)`,
+    'i',
+  ),
 );
 /** "90 kcal per serving", "3 g fat a plate": a figure, and no amount. */
-const A_FIGURE =
-  /\d ?m?g (?:of )?(?:fat|saturates|salt|sodium|sugars?|protein|fib(?:re|er)|carbs?)\s*$|\b(?:kcal|kj|cals?|calories)\s*$/i;
-const AN_AMOUNT =
-  /\d|[½¼¾⅓⅔]|\b(?:an?|one|two|three|half|few|handful|slice|spoon(?:ful)?|pinch|tbsp|tsp|splash|dollop)\b/i;
+const A_FIGURE = pattern(
+  /\d ?m?g (?:of )?(?:fat|saturates|salt|sodium|sugars?|protein|fib(?:re|er)|carbs?)\s*$|\b(?:kcal|kj|cals?|calories)\s*$/i,
+);
+const AN_AMOUNT = pattern(
+  /\d|[½¼¾⅓⅔]|\b(?:an?|one|two|three|half|few|handful|slice|spoon(?:ful)?|pinch|tbsp|tsp|splash|dollop)\b/i,
+);
 /** ", one" before "per person". */
-const SO_MANY_FOR = /\s*[,;–-]+\s*(?:one|two|three|[123])\s*$/i;
-const SHARED_OUT = /\b(?:half|some|most|a third|a quarter|the rest|a bit|divided)\s*$/i;
-const NUMBERED = /^\s*(?:about )?(?:\d|[½¼¾⅓⅔]|an?\b|half\b|one\b|two\b|three\b|four\b)/i;
+const SO_MANY_FOR = pattern(/\s*[,;–-]+\s*(?:one|two|three|[123])\s*$/i);
+const SHARED_OUT = pattern(/\b(?:half|some|most|a third|a quarter|the rest|a bit|divided)\s*$/i);
+const NUMBERED = pattern(/^\s*(?:about )?(?:\d|[½¼¾⅓⅔]|an?\b|half\b|one\b|two\b|three\b|four\b)/i);
 /** "rice, 60 g each, rinsed": what is said behind it, of a line whose name comes first. */
-const EACH_INSIDE =
-  /^([^().;]*?\d ?[a-z]*|\s*(?:about )?\d[\d./]*\s[^,;().\d]*?|[^().;]*\b(?:an?|half|one|two|three|few|slice|handful|spoon|pinch)\b[^,;().]*?)\s+each\b(?=\s*[,;]|\s*\((?!\D{0,8}\d)|\s+(?:is|are|does|will|at|on|to|with|over|in|mashed|spread|toasted|drizzled|scattered|sliced|chopped|crumbled)\b)/i;
+const EACH_INSIDE = pattern(
+  /^([^().;]*?\d ?[a-z]*|\s*(?:about )?\d[\d./]*\s[^,;().\d]*?|[^().;]*\b(?:an?|half|one|two|three|few|slice|handful|spoon|pinch)\b[^,;().]*?)\s+each\b(?=\s*[,;]|\s*\((?!\D{0,8}\d)|\s+(?:is|are|does|will|at|on|to|with|over|in|mashed|spread|toasted|drizzled|scattered|sliced|chopped|crumbled)\b)/i,
+);
 /** "bread to mop up, 1 thick slice each (60 g)": what one of them weighs, or all of one plate's. */
-const EACH_OF_WEIGHT =
-  /^([a-z][^,;()\d]*?)\s*[,:–-]+\s*(an?|one|1|two|2|three|3)(?: ([a-z][a-z ]*?))? (?:each|per person)\s*[(,–-]+\s*(?:about |around |~ ?)?(\d{1,3}) ?(g|oz)\)?[.!]*\s*$/i;
+const EACH_OF_WEIGHT = pattern(
+  /^([a-z][^,;()\d]*?)\s*[,:–-]+\s*(an?|one|1|two|2|three|3)(?: ([a-z][a-z ]*?))? (?:each|per person)\s*[(,–-]+\s*(?:about |around |~ ?)?(\d{1,3}) ?(g|oz)\)?[.!]*\s*$/i,
+);
 
 /** "one pitta each (60 g, wholemeal)", "pitta each (60 g)". */
-const NAMED_EACH_OF_WEIGHT =
-  /^\s*(?:(an?|one|two|three|[1-4]) )?((?:[a-z]+ ){0,2}(?:pittas?|rolls?|buns?|baps?|bread|flatbreads?|chapatis?|rotis?|tortillas?|wraps?|naans?|oatcakes?|crackers?|crispbreads?|bagels?|crumpets?|potato(?:es)?|bananas?|apples?)) each \((?:about |around |~ ?)?(\d{1,3}) ?(g|oz)( each| apiece)?(?:,? ([a-z]+(?: [a-z]+)?))?\)[.!]*\s*$/i;
+const NAMED_EACH_OF_WEIGHT = pattern(
+  /^\s*(?:(an?|one|two|three|[1-4]) )?((?:[a-z]+ ){0,2}(?:pittas?|rolls?|buns?|baps?|bread|flatbreads?|chapatis?|rotis?|tortillas?|wraps?|naans?|oatcakes?|crackers?|crispbreads?|bagels?|crumpets?|potato(?:es)?|bananas?|apples?)) each \((?:about |around |~ ?)?(\d{1,3}) ?(g|oz)( each| apiece)?(?:,? ([a-z]+(?: [a-z]+)?))?\)[.!]*\s*$/i,
+);
 
 /** "bread, 2 slices each, 40 g each": so many for everybody, and what one of them weighs. */
-const PIECES_OF_WEIGHT =
-  /^\s*([a-z][a-z ]*?)\s*[,:–-]+\s*(two|three|four|[2-6]) (?:thick |thin |big |small )?(?:slices?|pieces?|rounds?)? ?each\s*[,(–-]+\s*(?:about |~ ?)?(\d{1,3}) ?(g|oz) (?:each|a slice|a piece|apiece)\)?[.!]*\s*$/i;
+const PIECES_OF_WEIGHT = pattern(
+  /^\s*([a-z][a-z ]*?)\s*[,:–-]+\s*(two|three|four|[2-6]) (?:thick |thin |big |small )?(?:slices?|pieces?|rounds?)? ?each\s*[,(–-]+\s*(?:about |~ ?)?(\d{1,3}) ?(g|oz) (?:each|a slice|a piece|apiece)\)?[.!]*\s*$/i,
+);
 /** "avocado, half each (80 g)": a part of one for everybody. */
-const PART_EACH =
-  /^\s*(?!\d|an?\b|one\b|two\b)([a-z][a-z ]*?)\s*[,:(–-]+\s*(half an?|a half|half|a quarter|a third|1\/2|1\/4|1\/3|[½¼⅓]) each\)?(?:\s*\((?:about |~ ?)?(\d{1,3}) ?(g|oz)(?: each)?\))?[.!]*\s*$/i;
+const PART_EACH = pattern(
+  /^\s*(?!\d|an?\b|one\b|two\b)([a-z][a-z ]*?)\s*[,:(–-]+\s*(half an?|a half|half|a quarter|a third|1\/2|1\/4|1\/3|[½¼⅓]) each\)?(?:\s*\((?:about |~ ?)?(\d{1,3}) ?(g|oz)(?: each)?\))?[.!]*\s*$/i,
+);
 /** "60 g each pasta": of one food it is so much for everybody. */
-const EACH_OF_ONE =
-  /^\s*((?:about )?\d[\d.]* ?(?:g|oz|ml)) each (?:of )?((?:(?!and\b|or\b|plus\b|dry\b|of\b|max\b|at\b|for\b|in\b|cooked\b|drained\b|weight\b)[a-z]+)(?: (?!and\b|or\b|plus\b)[a-z]+){0,2})\s*$/i;
+const EACH_OF_ONE = pattern(
+  /^\s*((?:about )?\d[\d.]* ?(?:g|oz|ml)) each (?:of )?((?:(?!and\b|or\b|plus\b|dry\b|of\b|max\b|at\b|for\b|in\b|cooked\b|drained\b|weight\b)[a-z]+)(?: (?!and\b|or\b|plus\b)[a-z]+){0,2})\s*$/i,
+);
 
 /**
  * A line whose words say that it is for each who eats, with that at its end: "2 tsp seeds in every bowl, toasted" is "2 tsp

@@ -1,3 +1,4 @@
+import { pattern } from '@/core/pattern/pattern';
 import { ADDED_KINDS, RICH_KINDS } from '@/core/food/kind-groups';
 import { findFood, SURE } from '@/core/food/find';
 import { remember } from '@/core/memo';
@@ -8,12 +9,15 @@ import { clean, markerLength, stripMarkdown } from './clean';
 import { startsWithAmount, startsWithMeasure } from './score';
 import type { Raw } from './source';
 
-const INGREDIENTS =
-  /^(?:the )?(?:ingredients?(?: list)?|you(?:'ll| will)? need|what you(?:'ll)? need|what goes in|you need|shopping list)\b/i;
-const METHOD =
-  /^(?:the )?(?:method|directions?|instructions?|steps?|preparation|procedure|how to(?: make(?: it)?)?|what to do|to make(?: it)?|cooking(?: instructions)?|prep(?:aration)? steps|how|how (?:i|we|you) (?:do|make|cook) it|what (?:i|we|you) do|the doing|doing it)\s*$/i;
-const NOTES =
-  /^(?:(?:cook'?s |recipe )?notes?|tips?(?: and tricks)?|nutrition(?: facts| information)?|storage|storing|variations?|serving suggestions?|equipment|source|comments?|substitutions?|make ahead|nutrition(?:al)? info(?:rmation)?)\b/i;
+const INGREDIENTS = pattern(
+  /^(?:the )?(?:ingredients?(?: list)?|you(?:'ll| will)? need|what you(?:'ll)? need|what goes in|you need|shopping list)\b/i,
+);
+const METHOD = pattern(
+  /^(?:the )?(?:method|directions?|instructions?|steps?|preparation|procedure|how to(?: make(?: it)?)?|what to do|to make(?: it)?|cooking(?: instructions)?|prep(?:aration)? steps|how|how (?:i|we|you) (?:do|make|cook) it|what (?:i|we|you) do|the doing|doing it)\s*$/i,
+);
+const NOTES = pattern(
+  /^(?:(?:cook'?s |recipe )?notes?|tips?(?: and tricks)?|nutrition(?: facts| information)?|storage|storing|variations?|serving suggestions?|equipment|source|comments?|substitutions?|make ahead|nutrition(?:al)? info(?:rmation)?)\b/i,
+);
 /** Rows about the recipe, not of it: times, calories, author. */
 export const META =
   /^(?:(?:prep|cook|cooking|total|active|hands[- ]on|ready in|resting|chilling|bake|baking|soak(?:ing)?)(?: time)?\s*[:=-]|(?:author|by|course|cuisine|category|keywords?|calories|diet|level|difficulty|rating|source|adapted from|tags?|print|photo|updated|published|equipment|oven|date)\s*:|ready in\b|\d+\s*(?:mins?|minutes|hours?|hrs?)\s*$|\d+ kcal\b)/i; /** A row that names what follows. */
@@ -25,9 +29,9 @@ export interface Heading {
   readonly restStart: number;
 }
 
-const A_BIT = /^(?:an? )?(?:pinch|splash|squeeze|handful|dash|drizzle|drop|sprinkle) (?:of )?[a-z]/i;
+const A_BIT = pattern(/^(?:an? )?(?:pinch|splash|squeeze|handful|dash|drizzle|drop|sprinkle) (?:of )?[a-z]/i);
 /** Words that go on telling, and open no list. */
-const GOES_ON = /^(?:so|then|now|and|next|first|ok|okay|right|well|but|meanwhile|take|add|use)\b/i;
+const GOES_ON = pattern(/^(?:so|then|now|and|next|first|ok|okay|right|well|but|meanwhile|take|add|use)\b/i);
 
 /** "Raita: 200 g soya yoghurt, ½ cucumber": a part's name with its list behind it, and no food with its amounts. */
 export function listsFoods(name: string, rest: string): boolean {
@@ -55,8 +59,9 @@ const MAKES =
 
 const isFood = (name: string): boolean => (findFood(name.toLowerCase(), '', 1)[0]?.confidence ?? 0) >= SURE;
 
-const FIGURES =
-  /\b(?:yields?|serves|servings?|portions?|makes|step|day|time|prep|cook|total|oven|temp(?:erature)?|nutrition|calories|energy|kcal|macros|figures|fat|saturates|carb(?:ohydrate)?s|sugars?|fib(?:re|er)|salt|sodium|note|tip|option|swap|variation|or|was|original|instead|before)\b/i;
+const FIGURES = pattern(
+  /\b(?:yields?|serves|servings?|portions?|makes|step|day|time|prep|cook|total|oven|temp(?:erature)?|nutrition|calories|energy|kcal|macros|figures|fat|saturates|carb(?:ohydrate)?s|sugars?|fib(?:re|er)|salt|sodium|note|tip|option|swap|variation|or|was|original|instead|before)\b/i,
+);
 
 /** "Protein: half a block of tofu": a name that is no food, and behind it so much of one. */
 function labelsFood(name: string, rest: string): boolean {
@@ -211,15 +216,17 @@ export function sectionName(text: string): string {
   return calm.replace(/^for /i, 'For ').trim();
 }
 
-const SECTION_WORDS =
-  /^(?:(?:the|for) )?(?:[\w-]+ ){0,2}(?:broth|the rest|bowls|toffee|caramel|spices|toppings|topping|filling|dressing|sauce|base|crust|dough|batter|glaze|marinade|garnish|salad|icing|frosting|crumble|paste|spice mix|stew|soup|curry|cream|drizzle|slaw|salsa|relish|gravy|crunch|swirl|to serve|to finish|to fry|for frying|to bake|to assemble)$/i;
+const SECTION_WORDS = pattern(
+  /^(?:(?:the|for) )?(?:[\w-]+ ){0,2}(?:broth|the rest|bowls|toffee|caramel|spices|toppings|topping|filling|dressing|sauce|base|crust|dough|batter|glaze|marinade|garnish|salad|icing|frosting|crumble|paste|spice mix|stew|soup|curry|cream|drizzle|slaw|salsa|relish|gravy|crunch|swirl|to serve|to finish|to fry|for frying|to bake|to assemble)$/i,
+);
 
 /** "dressing, in a jar" */
-const IN_A_VESSEL = /^[a-z ]{3,24}, in an? (?:jar|bowl|jug|cup|pan|blender)$/i;
+const IN_A_VESSEL = pattern(/^[a-z ]{3,24}, in an? (?:jar|bowl|jug|cup|pan|blender)$/i);
 /** Kinds that are never taken for a heading: were they food, a limit would miss them. */
 const OFFENDS = new Set<string>([...ADDED_KINDS, ...RICH_KINDS, 'animal', 'condiment']);
-const NEVER_FOOD =
-  /^(?:(?:the|for the) )?(?:to fry|for frying|to serve|to finish|to bake|to assemble|to top|for the pan|bowls?|assembly|toppings?|garnish(?:es)?|(?:[a-z]+ ){0,2}layers?|plates?|platter)$/i;
+const NEVER_FOOD = pattern(
+  /^(?:(?:the|for the) )?(?:to fry|for frying|to serve|to finish|to bake|to assemble|to top|for the pan|bowls?|assembly|toppings?|garnish(?:es)?|(?:[a-z]+ ){0,2}layers?|plates?|platter)$/i,
+);
 
 /**
  * "Topping" alone on a line, a list right below it: a section that forgot its colon.

@@ -1,3 +1,4 @@
+import { pattern } from '@/core/pattern/pattern';
 import { foodOfName } from '@/core/food/find';
 import { tokens } from '@/core/food/tokens';
 import { readUnit, VAGUE } from '@/core/measure/units';
@@ -47,8 +48,9 @@ const PREP_WORDS = new RegExp(
   `\\b(?:${[...PREPARATION].sort((a, b) => b.length - a.length).join('|')})\\b`,
   'g',
 );
-const OPTIONAL =
-  /\boptional(?:ly)?\b|^\s*(?:sometimes|occasionally|now and then|on a good day)\b|\bif (?:you(?:'d)? )?(?:like|desired|liked|wanted|want|using|fancy|have (?:it|some|any))\b|\bif there(?: is|'s) (?:any|some)\b/;
+const OPTIONAL = pattern(
+  /\boptional(?:ly)?\b|^\s*(?:sometimes|occasionally|now and then|on a good day)\b|\bif (?:you(?:'d)? )?(?:like|desired|liked|wanted|want|using|fancy|have (?:it|some|any))\b|\bif there(?: is|'s) (?:any|some)\b/,
+);
 /** "stock to cover, maybe a litre": what for, and no part of the name. */
 const TO_COVER =
   /\s+to (?:just |barely )?cover\b(?: (?:everything|it|them|the [a-z]+|by [a-z0-9 ]+?(?=,|$)))?/;
@@ -77,17 +79,18 @@ const STARTS =
   /[,(;–-]?\s*\b(?:just )?(?:to (?:start|begin)(?: (?:with|off))?|at (?:first|the start)|as a start|for (?:a )?starters?|initially)\b(?:[^)]*\)|[,;].*$)?|[,(;]\s*(?:start|begin)(?:ning|ing)?\s+(?:low|small|there|here|with (?:that|this|less))\b.*$|[,;]\s*then (?:add )?(?:some )?(?:more\b.*|to taste\b.*)$|\b(?:and )?(?:work|go|build)(?:ing)? (?:it )?up\b.*$/;
 const STARTS_WITH =
   /(?:^|[,(;:–-]|(?<=[a-z]))\s*(?:start|begin)(?:ning|ing)?\s+(?:low |off )?(?:with|at|from)\s+(?:just )?(?=[\d½¼¾⅓⅔⅛]|an? |half|one|two)/;
-const AT_A_TIME = /^[^\d½¼¾]*[\d½¼¾][^,;]{0,24}\bat a time\b.*$/;
+const AT_A_TIME = pattern(/^[^\d½¼¾]*[\d½¼¾][^,;]{0,24}\bat a time\b.*$/);
 const TIMES_OVER = /,?\s*\bat a time\b.*$/;
 const PURPOSE =
   /(?:,|\(|\s)\s*(in (?:the )?(?:pasta |cooking |rice |boiling |potato )?water\b(?=[^a-z]*(?:\(|,|;|$|-))|(?:for|to) (?:deep[- ]?frying|frying|coating|breading|binding|thickening|shallow frying|(?:shallow|pan|stir)[- ]fry|fry|saut[eé]ing|cooking|cook|the pan|the skillet|browning|greasing|grease|oiling|brushing|brush|lining|spraying|the tin|the tray|drizzling|drizzle|finishing|finish|serving|serve|garnish(?:ing)?|sprinkling|sprinkle|scattering|scatter|dusting|topping|top|decorating|decorate|the (?:pasta |cooking )?water|pasta water|boiling|the pot|blanching|rolling|kneading|loosen|loosening|thin|thinning|dilute|let down|slacken))\b/;
-const EACH_OF = /^\s*(?:each(?: of)?|of each(?: of)?)\b(?:\s*:)?\s*(?=[a-zà-ÿ])/;
+const EACH_OF = pattern(/^\s*(?:each(?: of)?|of each(?: of)?)\b(?:\s*:)?\s*(?=[a-zà-ÿ])/);
 const FROM_CONTAINER = /\b(?:from|out of) (?:an?|the) (can|tin|jar|packet|carton|bag|bottle)\b/;
 /** A weight behind a comma: "1 cauliflower, 800 g", "3 carrots, 100 g each". */
-const WEIGHS =
-  /^\s*((?:about |roughly |approx\.? )?\d[\d.,]*\s*(?:g|kg|oz|lb|kilos?|grams?|pounds?|lbs)\b(?:\s+each|\s+apiece)?)(?:\s+or so)?(?:\s+(?:total|in all|altogether|peeled|unpeeled|prepared|trimmed|raw|uncooked|before baking)(?:\s+weight)?)?\s*(?:,|$)/;
+const WEIGHS = pattern(
+  /^\s*((?:about |roughly |approx\.? )?\d[\d.,]*\s*(?:g|kg|oz|lb|kilos?|grams?|pounds?|lbs)\b(?:\s+each|\s+apiece)?)(?:\s+or so)?(?:\s+(?:total|in all|altogether|peeled|unpeeled|prepared|trimmed|raw|uncooked|before baking)(?:\s+weight)?)?\s*(?:,|$)/,
+);
 /** A weight behind the name, with nothing between. */
-const WEIGHT_LAST = /\s+((?:about |roughly |ca\.? )?\d[\d.]*\s*(?:g|kg|oz|lb))\s*$/;
+const WEIGHT_LAST = pattern(/\s+((?:about |roughly |ca\.? )?\d[\d.]*\s*(?:g|kg|oz|lb))\s*$/);
 const OWN_LIQUID =
   /\s+(?:and|with|plus|including)\s+(?:all )?(?:liquid|liquor)\b|\s+(?:and|with|plus|in|including)\s+(?:all )?(?:(?:its|their|the)\s+(?:own )?|(?<=in )(?:natural |own )?)(?:liquid|juices?|brine|water|liquor|syrup)\b/g;
 /** "x 3", "twice": the amount so many times. */
@@ -97,16 +100,19 @@ const TIMES =
 const AND_MORE =
   /[\s,;]*(?:\+|\bplus\b|\b(?:and )?then\b)\s*((?:another |a further |an extra )?(?:\d|½|half|an? |one|two|three|four)[^,;()+]{0,40})$/;
 /** "NO butter", "without any oil": it is said that none goes in; "no salt added beans" are beans. */
-const REFUSED =
-  /^\s*(?:absolutely |definitely )?(?:no|without(?: any)?|skip(?: the)?|not any)\s+(?=[a-z\d½¼¾⅓⅔])(?!(?:need|added|salt|sugar|oil|sodium|fat|knead|cook|bake|churn|mayo)\b[ -]+(?!(?:no|and|or|nor|in|at|on|for|here|whatsoever|apart|except|but|today|please|needed|required)\b)[a-z])/i;
+const REFUSED = pattern(
+  /^\s*(?:absolutely |definitely )?(?:no|without(?: any)?|skip(?: the)?|not any)\s+(?=[a-z\d½¼¾⅓⅔])(?!(?:need|added|salt|sugar|oil|sodium|fat|knead|cook|bake|churn|mayo)\b[ -]+(?!(?:no|and|or|nor|in|at|on|for|here|whatsoever|apart|except|but|today|please|needed|required)\b)[a-z])/i,
+);
 const NOISE = /^\s*(?:of|the|x|-|,|\.|:|about)\s+/;
 
-const JUICE =
-  /\b(?:the )?(?:(?:finely )?(?:grated )?(zest|rind|peel) ?(?:and|&|\+) ?juice|juice ?(?:and|&|\+) ?(?:(?:finely )?(?:grated )?)(zest|rind|peel)|(?:freshly )?(?:squeezed )?juice|(?:finely |freshly )?(?:grated )?(zest|rind|peel))\s+(?:of|from)\s+/;
+const JUICE = pattern(
+  /\b(?:the )?(?:(?:finely )?(?:grated )?(zest|rind|peel) ?(?:and|&|\+) ?juice|juice ?(?:and|&|\+) ?(?:(?:finely )?(?:grated )?)(zest|rind|peel)|(?:freshly )?(?:squeezed )?juice|(?:finely |freshly )?(?:grated )?(zest|rind|peel))\s+(?:of|from)\s+/,
+);
 
 /** So much of what was named before, and of nothing else. */
-const ONLY_AMOUNT =
-  /^(?:about )?[\d½¼¾⅓⅔][\d./½¼¾]*\s*(?:tbsps?|tsps?|tablespoons?|teaspoons?|cups?|c|t|ml|g|kg|oz|l)(?:\s+of (?:it|them|that))?(?=\s*(?:$|[+&,;(]|and\b|plus\b))/i;
+const ONLY_AMOUNT = pattern(
+  /^(?:about )?[\d½¼¾⅓⅔][\d./½¼¾]*\s*(?:tbsps?|tsps?|tablespoons?|teaspoons?|cups?|c|t|ml|g|kg|oz|l)(?:\s+of (?:it|them|that))?(?=\s*(?:$|[+&,;(]|and\b|plus\b))/i,
+);
 /** "25 g butter -> use marge": the amount stays, the food is the one behind the arrow. */
 function turnArrow(text: string): string {
   const m =
@@ -148,10 +154,11 @@ function turnJuice(text: string): { text: string; zest: boolean } {
 }
 
 /** A word or two and a colon, and behind it an amount of something. */
-const LABEL =
-  /^\s*[a-z][a-z' -]{1,24}:\s+(?=(?:[\d½¼¾⅓⅔][\d./]*|an?|half an?) ?(?:tbsps?|tsps?|tablespoons?|teaspoons?|cups?|ml|g|kg|oz|lbs?|cans?|tins?)\b\.? (?:of )?(?!(?:each|apiece)\s*(?:$|[,;])|per (?:person|head|plate|bowl)\b)[a-z]{3})/i;
+const LABEL = pattern(
+  /^\s*[a-z][a-z' -]{1,24}:\s+(?=(?:[\d½¼¾⅓⅔][\d./]*|an?|half an?) ?(?:tbsps?|tsps?|tablespoons?|teaspoons?|cups?|ml|g|kg|oz|lbs?|cans?|tins?)\b\.? (?:of )?(?!(?:each|apiece)\s*(?:$|[,;])|per (?:person|head|plate|bowl)\b)[a-z]{3})/i,
+);
 /** "Day: 400 wholemeal": a word that names no food, and behind it a number of something. */
-const BARE_LABEL = /^\s*([a-z][a-z' -]{1,24}):\s+(?=\d{1,4} [a-z]{2})/i;
+const BARE_LABEL = pattern(/^\s*([a-z][a-z' -]{1,24}):\s+(?=\d{1,4} [a-z]{2})/i);
 function unnamedLabel(written: string): string | null {
   const [label, name = ''] = BARE_LABEL.exec(written) ?? [];
   return label !== undefined && !isFood(name.toLowerCase()) && !PREPARATION.has(name.toLowerCase())
@@ -159,22 +166,26 @@ function unnamedLabel(written: string): string | null {
     : null;
 }
 /** "DRESSING 2 tbsp oil", "for the sauce 3 tbsp tahini": a part's name, and behind it an amount of something. */
-const PART_LABEL =
-  /^\s*(?:(?:for (?:the )?)?(?:[a-z]+ )?(?:dressing|sauce|marinade|topping|filling|dip|glaze|crust|base|batter|dough|gravy|garnish|crumb)(?: is| =|:)?|[A-Z]{4,}(?: [A-Z]{3,})?)\s+(?=(?:about )?(?:[\d½¼¾⅓⅔][\d./–-]*|an?|half an?) ?(?:heaped |rounded |level |small |large |big )?(?:tbsps?|tsps?|tablespoons?|teaspoons?|cups?|ml|g|kg|oz|lbs?|cans?|tins?)\b\.? (?:of )?([A-Za-z]{2,}))/;
+const PART_LABEL = pattern(
+  /^\s*(?:(?:for (?:the )?)?(?:[a-z]+ )?(?:dressing|sauce|marinade|topping|filling|dip|glaze|crust|base|batter|dough|gravy|garnish|crumb)(?: is| =|:)?|[A-Z]{4,}(?: [A-Z]{3,})?)\s+(?=(?:about )?(?:[\d½¼¾⅓⅔][\d./–-]*|an?|half an?) ?(?:heaped |rounded |level |small |large |big )?(?:tbsps?|tsps?|tablespoons?|teaspoons?|cups?|ml|g|kg|oz|lbs?|cans?|tins?)\b\.? (?:of )?([A-Za-z]{2,}))/,
+);
 /** A form that names no food: of the one before. */
-const FORM_ALONE =
-  /^(?:fresh|dried|dry|frozen|canned|tinned|ground|powdered|bottled|jarred|cooked|home-?cooked|freshly cooked)(?: from (?:dry|dried|scratch|raw))?$/;
+const FORM_ALONE = pattern(
+  /^(?:fresh|dried|dry|frozen|canned|tinned|ground|powdered|bottled|jarred|cooked|home-?cooked|freshly cooked)(?: from (?:dry|dried|scratch|raw))?$/,
+);
 /** "or 2 tins in juice, drained": of the one before too. */
 const STATE_ALONE =
   /^(?:(?:in (?:its |their )?(?:own )?(?:juice|water|brine|syrup)|drained|rinsed|ready)\s*)+$/;
 const FORM_BEFORE =
   /^\s*(?:\d\S*\s+)?(?:fresh|dried|frozen|canned|tinned|ground|powdered|bottled|jarred|freshly grated)\s+/;
 /** "cut into chips", "sliced in half moons": a shape, behind the name. */
-const INTO_SHAPE =
-  /\s+(?:(?:cut|sliced|chopped|broken|torn|snapped|divided|separated|diced|shredded|formed|rolled|mashed|blended|processed)(?: up| thinly| finely)? into|(?:cut|sliced|broken|torn) in)\s[^()]*$/;
+const INTO_SHAPE = pattern(
+  /\s+(?:(?:cut|sliced|chopped|broken|torn|snapped|divided|separated|diced|shredded|formed|rolled|mashed|blended|processed)(?: up| thinly| finely)? into|(?:cut|sliced|broken|torn) in)\s[^()]*$/,
+);
 /** "1 onion, large, diced": its size behind the name. */
-const SIZE_BEHIND =
-  /^(\s*(?:\d[\d/½ ]*|an?|one|two|three|four|half an?)\s+)([a-zà-ÿ -]+?),\s*((?:very |extra )?(?:large|small|medium|big|tiny))(?=\s*(?:,|$|and\b|[(]))/;
+const SIZE_BEHIND = pattern(
+  /^(\s*(?:\d[\d/½ ]*|an?|one|two|three|four|half an?)\s+)([a-zà-ÿ -]+?),\s*((?:very |extra )?(?:large|small|medium|big|tiny))(?=\s*(?:,|$|and\b|[(]))/,
+);
 
 /** Splits words of food from what is done to it, at the first comma or dash outside brackets. */
 function splitPreparation(text: string): { food: string; rest: string } {
@@ -196,8 +207,9 @@ function splitPreparation(text: string): { food: string; rest: string } {
 }
 
 /** "oil-free", "no-salt", "large": words before a food that are none themselves. */
-const DESCRIBES =
-  /^(?:[a-z]+-free|no-[a-z]+(?:-added)?|unsalted|unsweetened|(?:low|reduced)-[a-z]+|organic|ripe|fresh|raw|dry|small|medium|large|big|firm|soft|good|nice|old|plain|wholegrain|wholemeal)$/;
+const DESCRIBES = pattern(
+  /^(?:[a-z]+-free|no-[a-z]+(?:-added)?|unsalted|unsweetened|(?:low|reduced)-[a-z]+|organic|ripe|fresh|raw|dry|small|medium|large|big|firm|soft|good|nice|old|plain|wholegrain|wholemeal)$/,
+);
 
 const onlyPreparation = (words: string): boolean =>
   words
@@ -210,7 +222,7 @@ const onlyPreparation = (words: string): boolean =>
         /^(?:and|finely|roughly|freshly|coarsely|thinly|lightly|very)$/.test(w),
     );
 
-const TOLD_BEHIND = /^\s*([a-zà-ÿ' -]{3,40}?)\s*(\([^()]*\d[^()]*\))\s+([a-zà-ÿ' -]{3,40})$/;
+const TOLD_BEHIND = pattern(/^\s*([a-zà-ÿ' -]{3,40}?)\s*(\([^()]*\d[^()]*\))\s+([a-zà-ÿ' -]{3,40})$/);
 /** True where neither the whole of some words nor what ends them names a food. */
 const namesNone = (whole: string, end: string): boolean =>
   foodOfName(tokens(whole)) === undefined && foodOfName(tokens(end)) === undefined;
@@ -283,8 +295,9 @@ const SIGNS = /(?<![-=<>] ?)(?<=^|[a-z)] ?)(?:[=<>]|\.{2,})\s*(?=\d)/gi;
 const CAPITAL_T =
   /(?<=(?:[\d½¼¾⅓⅔⅛]|\b(?:an?|half|one|two|three|four|five|six|eight|ten|dozen|couple|couple of|few|several|heaped|level|good|x))\s?)T\b(?![.'’]?\w)/g;
 /** Words by which an amount in a note is another's, of then, of a packet or of what is in it. */
-const NOT_ITS_AMOUNT =
-  /\b(?:was|were|used|originals?|originally|book|recipe|instead|than|not|no|never|per|calls?|says?|said|each|apiece|of (?:fat|salt|sugar)|fat|sugars?|protein|fibre|carbs?|kcal|tins?|jars?|packs?|packets?|bags?|bottles?|makes|from|about to|old|with|water|in|trad|traditionally|an? (?:pot|head|bowl|plate|person|serving|portion|slice|piece|jar|glass|go|time|day|week))\b/;
+const NOT_ITS_AMOUNT = pattern(
+  /\b(?:was|were|used|originals?|originally|book|recipe|instead|than|not|no|never|per|calls?|says?|said|each|apiece|of (?:fat|salt|sugar)|fat|sugars?|protein|fibre|carbs?|kcal|tins?|jars?|packs?|packets?|bags?|bottles?|makes|from|about to|old|with|water|in|trad|traditionally|an? (?:pot|head|bowl|plate|person|serving|portion|slice|piece|jar|glass|go|time|day|week))\b/,
+);
 /** "tahini (only 150 g this time)", "salt – 1 tsp is plenty": an amount anywhere in what is told of a food. */
 function amountTold(food: string, notes: string): { measures: readonly Measure[]; food: string } | null {
   if (!/\d/.test(notes) && !/spoon/.test(notes)) return null;
@@ -312,8 +325,9 @@ function furtherMeasure(words: string): Measure | null {
 }
 
 /** "(the very low salt ones)", "the no-salt sort": which of its kind. */
-const WHICH_ONES =
-  /(?:^|,\s*)(?:the|those)\s+(?:very |really |proper )*([a-z][a-z -]{2,24}?)\s+(?:ones?|kind|sort|type|stuff)\s*(?:,|$)/;
+const WHICH_ONES = pattern(
+  /(?:^|,\s*)(?:the|those)\s+(?:very |really |proper )*([a-z][a-z -]{2,24}?)\s+(?:ones?|kind|sort|type|stuff)\s*(?:,|$)/,
+);
 const whichOnes = (notes: string): string | null => WHICH_ONES.exec(notes)?.[1] ?? null;
 
 /** Who eats otherwise than the rest. */
@@ -335,7 +349,7 @@ const IF_LIKED = new RegExp(
   'gi',
 );
 const DIET_ALONE = new RegExp(FOR_DIET, 'gi');
-const LEFT_OUT = /^(?:leave|skip|omit|none|not|without)\b/i;
+const LEFT_OUT = pattern(/^(?:leave|skip|omit|none|not|without)\b/i);
 
 /** What is said of those who eat otherwise, as an alternative: it says nothing of the food itself. */
 function forSome(line: string): string {

@@ -1,3 +1,4 @@
+import { pattern } from '@/core/pattern/pattern';
 import { readQuantity } from '@/core/measure/quantity';
 import { clean } from './clean';
 
@@ -34,11 +35,15 @@ export const AN_AMOUNT = String.raw`(?:about )?(?:\d[\d./-]*|an?|half an?|one|tw
 export const A_SPOON =
   'tbsps?|tsps?|tablespoons?|teaspoons?|cups?|ml|g|oz|spoons?|spoonfuls?|handfuls?|pinch(?:es)?';
 /** "1 tbsp soy sauce, then I added another spoon", "plus a splash at the end": more of the same. */
-const MORE_WENT_IN = new RegExp(
-  String.raw`^(\s*${AN_AMOUNT}(?:${A_SPOON}))\s+((?:of )?[a-z][^,;()\d+]*?)\s*(?:[,;(+–-]+\s*|\s(?=(?:plus|and|then)\b))(?:(?:plus|and|then|but|\+|&)\s+)*(?:(?:i|we|it) (?:added|add|put in|put|used|use|needed|took|gave it)\s+)?(?:(another|an extra|one more|yet another)|(?<=\b(?:plus|and|then) |\+ )an?)(?:\s+(?:good |big |little |small |wee |tiny )?(splash|drizzle|dash|pinch|glug|slosh|knob|handful|sprinkle|squeeze|dollop|bit|spoon(?:ful)?|half|one|tbsp|tsp|tablespoon|teaspoon|cup))?(?:\s+(?:of it|more|extra))?(?:\s+(?:at|to|for|when|if|later|near|on|over|in|before|after|towards|because|as)\b[^,;()]*)?\)?[.!]*\s*$`,
-  'i',
+const MORE_WENT_IN = pattern(
+  new RegExp(
+    String.raw`^(\s*${AN_AMOUNT}(?:${A_SPOON}))\s+((?:of )?[a-z][^,;()\d+]*?)\s*(?:[,;(+–-]+\s*|\s(?=(?:plus|and|then)\b))(?:(?:plus|and|then|but|\+|&)\s+)*(?:(?:i|we|it) (?:added|add|put in|put|used|use|needed|took|gave it)\s+)?(?:(another|an extra|one more|yet another)|(?<=\b(?:plus|and|then) |\+ )an?)(?:\s+(?:good |big |little |small |wee |tiny )?(splash|drizzle|dash|pinch|glug|slosh|knob|handful|sprinkle|squeeze|dollop|bit|spoon(?:ful)?|half|one|tbsp|tsp|tablespoon|teaspoon|cup))?(?:\s+(?:of it|more|extra))?(?:\s+(?:at|to|for|when|if|later|near|on|over|in|before|after|towards|because|as)\b[^,;()]*)?\)?[.!]*\s*$`,
+    'i',
+  ),
 );
-const BY_EYE = /^(?:splash|drizzle|dash|pinch|glug|slosh|knob|handful|sprinkle|squeeze|dollop|bit)$/i;
+const BY_EYE = pattern(
+  /^(?:splash|drizzle|dash|pinch|glug|slosh|knob|handful|sprinkle|squeeze|dollop|bit)$/i,
+);
 /** Both amounts before the food. */
 export function andMore(line: string): string {
   const m = MORE_WENT_IN.exec(line);
@@ -62,11 +67,13 @@ export function andMore(line: string): string {
 const MEASURED = String.raw`(?:about )?(?:\d[\d./]*(?: \d/\d)?|[½¼¾⅓⅔]|\d[½¼¾⅓⅔]|an?|half an?|one|two|three|four)\s*(?:heaped |level |good )?(?:${A_SPOON}|T|t)\b`;
 const PLACE = String.raw`(?:for|in|on|over|at|to|into|through)(?: (?:the|your|each|my|our))? [a-z]+(?: [a-z]+)?`;
 /** "2 tbsp oil for the pan, 1 tbsp for the top", "salt 1 tsp, plus 1 tsp at the end": so much, and so much again. */
-const AND_AGAIN = new RegExp(
-  String.raw`^\s*(?:(${MEASURED})\s+(?:of )?([a-z][a-z' ]*?)|([a-z][a-z' ]*?)\s*[,:]?\s+(${MEASURED}))(?:\s+${PLACE})?\s*(?:[,;(+&–-]+\s*|\s(?=(?:plus|and|then)\b))((?:(?:plus|and|then|another|again|a further|an extra|\+|&)\s+)*)(${MEASURED}|(?<=(?:another|further|extra)\s)(?:${A_SPOON}|t)\b)(\s+(?:more|extra|again|of it))?(\s+(?:for|in|on|over|at|to|towards|when|later|after|before|as)\b[^,;()\d]*)?\)?[.!]*\s*$`,
-  'i',
+const AND_AGAIN = pattern(
+  new RegExp(
+    String.raw`^\s*(?:(${MEASURED})\s+(?:of )?([a-z][a-z' ]*?)|([a-z][a-z' ]*?)\s*[,:]?\s+(${MEASURED}))(?:\s+${PLACE})?\s*(?:[,;(+&–-]+\s*|\s(?=(?:plus|and|then)\b))((?:(?:plus|and|then|another|again|a further|an extra|\+|&)\s+)*)(${MEASURED}|(?<=(?:another|further|extra)\s)(?:${A_SPOON}|t)\b)(\s+(?:more|extra|again|of it))?(\s+(?:for|in|on|over|at|to|towards|when|later|after|before|as)\b[^,;()\d]*)?\)?[.!]*\s*$`,
+    'i',
+  ),
 );
-const WEIGHT = /(?:g|ml|oz)$/i;
+const WEIGHT = pattern(/(?:g|ml|oz)$/i);
 /** Both amounts before the food. */
 export function andAgain(line: string): string {
   const m = AND_AGAIN.exec(line);
@@ -94,9 +101,11 @@ export function andAgain(line: string): string {
 
 const PACKS = 'block|tin|can|pack|packet|bag|jar|carton|tub|head|box|bunch';
 /** "half a block tofu, pressed, about 150 g": the weight of the half; in a bracket it may be that of the whole. */
-const PART_OF_PACK = new RegExp(
-  String.raw`^\s*(half|a quarter|1/2|1/4)(?: of)? (?:an? |the |my |that |our )?(?:${PACKS})s? (?:of )?([a-z][a-z -]*?)((?:,\s*[a-z ]+?)*)\s*([,(-]+)\s*(?:about |around |roughly |~ ?)?(\d+) ?(g|oz)\)?\s*$`,
-  'i',
+const PART_OF_PACK = pattern(
+  new RegExp(
+    String.raw`^\s*(half|a quarter|1/2|1/4)(?: of)? (?:an? |the |my |that |our )?(?:${PACKS})s? (?:of )?([a-z][a-z -]*?)((?:,\s*[a-z ]+?)*)\s*([,(-]+)\s*(?:about |around |roughly |~ ?)?(\d+) ?(g|oz)\)?\s*$`,
+    'i',
+  ),
 );
 export function partOfPack(line: string): string {
   const m = PART_OF_PACK.exec(line);

@@ -1,6 +1,7 @@
 import { foodOfName } from '@/core/food/find';
 import { tokens } from '@/core/food/tokens';
 import { numberOf } from '@/core/measure/quantity';
+import { always, ladder, rewrite, type Rewrite } from '@/core/pattern/ladder';
 import { eachLast } from './each-last';
 import { A_SPOON, AN_AMOUNT, andAgain, andMore, partOfPack, takenPart } from './own-amounts';
 
@@ -164,10 +165,9 @@ const STATE_THEN_KIND = /(\d ?(?:g|kg|oz|cups?)) \((dry|dried|raw|cooked|uncooke
 const isFood = (words: string): boolean => foodOfName(tokens(words.toLowerCase())) !== undefined;
 
 /** One way of talking, with an example and what is read of it: the test runs every one. */
-interface Rung {
+interface Rung extends Rewrite {
   readonly says: string;
   readonly reads: string;
-  readonly run: (line: string) => string;
 }
 const rung = (
   says: string,
@@ -177,17 +177,21 @@ const rung = (
 ): Rung => ({
   says,
   reads,
-  run: (line) => (typeof to === 'string' ? line.replace(pattern, to) : line.replace(pattern, to)),
+  ...rewrite(pattern, to),
 });
 
 /** In the order in which they are tried. */
 export const RUNGS: readonly Rung[] = [
   rung('3 tbsp peanut butter >> 1 tbsp', '3 tbsp peanut butter -> 1 tbsp', /\s*>{2,}\s*/g, ' -> '),
-  { says: '2 tsp tahini (per bowl)', reads: '2 tsp tahini per person', run: eachLast },
-  { says: '2 tbsp oil for the pan, 1 tbsp for the top', reads: '2 tbsp + 1 tbsp oil', run: andAgain },
-  { says: 'a level tsp salt - I halve that', reads: '0.5 level tsp salt', run: takenPart },
-  { says: '1 tbsp soy sauce, then I added another spoon', reads: '1 tbsp + 1 tbsp soy sauce', run: andMore },
-  { says: 'half a block tofu, about 150 g', reads: '150 g tofu', run: partOfPack },
+  { says: '2 tsp tahini (per bowl)', reads: '2 tsp tahini per person', ...always(eachLast) },
+  { says: '2 tbsp oil for the pan, 1 tbsp for the top', reads: '2 tbsp + 1 tbsp oil', ...always(andAgain) },
+  { says: 'a level tsp salt - I halve that', reads: '0.5 level tsp salt', ...always(takenPart) },
+  {
+    says: '1 tbsp soy sauce, then I added another spoon',
+    reads: '1 tbsp + 1 tbsp soy sauce',
+    ...always(andMore),
+  },
+  { says: 'half a block tofu, about 150 g', reads: '150 g tofu', ...always(partOfPack) },
   rung('no oil - I massage it with 1 tbsp lemon juice', '1 tbsp lemon juice', DONE_WITH, ''),
   rung("60 ml apple sauce and I can't tell", '60 ml apple sauce', THINKS, ''),
   rung('salt: 2 tbsp for all that, which is little', 'salt: 2 tbsp', FOR_THE_LOT, '$1'),
@@ -322,4 +326,4 @@ export const RUNGS: readonly Rung[] = [
 ];
 
 /** A line as it is done here: how much of it is taken, which one, and what goes in in its place. */
-export const ownWay = (line: string): string => RUNGS.reduce((said, { run }) => run(said), line);
+export const ownWay = ladder(RUNGS);

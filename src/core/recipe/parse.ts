@@ -1,3 +1,4 @@
+import { pattern } from '@/core/pattern/pattern';
 import { withBareGrams } from './bare-grams';
 import { remember } from '@/core/memo';
 import { clean } from './clean';
@@ -59,39 +60,46 @@ import {
 import { unwrapped } from './unwrap';
 
 /** "12 slices.", "~ 10 squares": what it is cut into. */
-const PIECES_ALONE =
-  /^\W*(?:(?:about|roughly|approx\.?|makes) )?\d{1,2}(?:\s*[-–]\s*\d{1,2})?(?:ish)? (?:(?:small|big|large|thick|thin|good) )?(?:slices|pieces|squares|wedges|bars)\W*$/i;
-const PER_HEAD = /^(?:per|for each|for every|for one)$/i;
+const PIECES_ALONE = pattern(
+  /^\W*(?:(?:about|roughly|approx\.?|makes) )?\d{1,2}(?:\s*[-–]\s*\d{1,2})?(?:ish)? (?:(?:small|big|large|thick|thin|good) )?(?:slices|pieces|squares|wedges|bars)\W*$/i,
+);
+const PER_HEAD = pattern(/^(?:per|for each|for every|for one)$/i);
 /** "Custard: 600 ml milk, 2 tbsp custard powder.": a part with its list, among sentences. */
 const PART_IN_PROSE = /(?:^|[.!]\s+)([A-Z][a-z][a-z' -]{1,22}):\s+([^.!]*[a-z)])\s*(?=[.!]\s|[.!]?\s*$)/g;
-const RULE = /^\s*(?:[-=*_~]\s*){3,}$/;
-const TABLE_FRAME = /^\|?[\s:|-]+\|?$/;
+const RULE = pattern(/^\s*(?:[-=*_~]\s*){3,}$/);
+const TABLE_FRAME = pattern(/^\|?[\s:|-]+\|?$/);
 
 /** Characters of a row that tells more than how many it feeds. */
 const LONG_ENOUGH = 50;
-const JARRED = /\bjars?\b|overnight|\bpots?\b|parfait|pudding|\bchia\b/i;
+const JARRED = pattern(/\bjars?\b|overnight|\bpots?\b|parfait|pudding|\bchia\b/i);
 const readServings = remember(readServingsNow);
 
 /** "For Arne: swap the pecans for seeds, 30 g also". */
-const FOR_SOME =
-  /^(?:for|if)\s[^:\d]{2,28}:\s+(?:swap|use|replace|leave|skip|omit|switch|change|substitute|drop|try|go)\b/i;
+const FOR_SOME = pattern(
+  /^(?:for|if)\s[^:\d]{2,28}:\s+(?:swap|use|replace|leave|skip|omit|switch|change|substitute|drop|try|go)\b/i,
+);
 
 /** Lines that make a list. */
 const FEWEST_LISTED = 3;
 /** "lid on, 10 min", "190 25min", "till soft". */
-const TELLS_TIME =
-  /\b\d+(?:\s*[-–]\s*\d+)?\s*(?:mins?|minutes|hours?|hrs?|secs?|seconds)\b|\b(?:until|till|til)\s[a-z]|\boven\b|\bgas \d\b/i;
+const TELLS_TIME = pattern(
+  /\b\d+(?:\s*[-–]\s*\d+)?\s*(?:mins?|minutes|hours?|hrs?|secs?|seconds)\b|\b(?:until|till|til)\s[a-z]|\boven\b|\bgas \d\b/i,
+);
 /** "orzo in, stock in", "toms on top", "eat w/ rice": where it goes. */
-const TELLS_ORDER =
-  /^[^,;]{2,30}\s(?:(?:in|on|over|on top|off|up)(?:\s*$|\s*[,;.])|(?:last|first)(?:\s*$|\s*[,;.]|\s\d))/i;
+const TELLS_ORDER = pattern(
+  /^[^,;]{2,30}\s(?:(?:in|on|over|on top|off|up)(?:\s*$|\s*[,;.])|(?:last|first)(?:\s*$|\s*[,;.]|\s\d))/i,
+);
 
-const GREETING = /^(?:hi|hello|hey|dear|morning|evening)\b(?:[^.\d]{2,50}[:,]| [a-z]+(?: [a-z]+)?!?)$/i;
+const GREETING = pattern(
+  /^(?:hi|hello|hey|dear|morning|evening)\b(?:[^.\d]{2,50}[:,]| [a-z]+(?: [a-z]+)?!?)$/i,
+);
 /** What a row had at first, before what it has now. */
-const NOW_IS =
-  /^[^.;]*\b(?:the first times?|at first|originally|in the beginning|before|once|used to be)\b[^.;]{0,24}[.;,]\s+(?:now|these days|nowadays)[,:]?\s+(?:it'?s |it is |i use |we use |i do |just )?(?=(?:about )?(?:\d|[½¼¾⅓⅔]|an? |half ))/i;
+const NOW_IS = pattern(
+  /^[^.;]*\b(?:the first times?|at first|originally|in the beginning|before|once|used to be)\b[^.;]{0,24}[.;,]\s+(?:now|these days|nowadays)[,:]?\s+(?:it'?s |it is |i use |we use |i do |just )?(?=(?:about )?(?:\d|[½¼¾⅓⅔]|an? |half ))/i,
+);
 /** "no oil in the dough", "dont fry them": what is not done. */
-const REFUSES = /^(?:no|not|never|do not|don['’]?t|nothing|without)\b/i;
-const ANSWER = /^(?:A|Answer)\s*:\s+(?=\S)/;
+const REFUSES = pattern(/^(?:no|not|never|do not|don['’]?t|nothing|without)\b/i);
+const ANSWER = pattern(/^(?:A|Answer)\s*:\s+(?=\S)/);
 
 type State = 'before' | 'ingredients' | 'method' | 'notes';
 

@@ -1,3 +1,4 @@
+import { pattern } from '@/core/pattern/pattern';
 import { findFood, SURE } from '@/core/food/find';
 import { A_TIME, readQuantity } from '@/core/measure/quantity';
 import { readUnit } from '@/core/measure/units';
@@ -6,18 +7,22 @@ import { clean } from './clean';
 
 const IMPERATIVES =
   "add|adjust|allow|arrange|assemble|bake|baste|beat|blanch|blend|blitz|boil|bring|broil|brown|brush|bring|char|check|chill|chop|coat|combine|cook|cool|core|cover|cream|crumble|crush|cube|cut|deglaze|dice|dip|discard|dissolve|divide|drain|drizzle|drop|dry|dust|eat|empty|enjoy|fill|finish|first|flip|fluff|fold|freeze|fry|garnish|gently|get|give|grate|grease|grill|grind|halve|heat|in|increase|keep|knead|ladle|layer|leave|let|lift|line|lower|make|marinate|mash|massage|measure|meanwhile|melt|microwave|mince|mix|move|now|once|oil|peel|pile|place|poach|pop|pound|pour|prepare|preheat|press|pressure|puree|push|put|replace|swap|substitute|quarter|reduce|refrigerate|reheat|remove|repeat|reserve|rest|return|reheat|rinse|roast|roll|rub|salt|saute|sauté|scatter|scoop|score|scrape|scrub|sear|season|separate|serve|set|shake|shape|shred|sift|simmer|skim|slice|slide|smash|soak|soften|spoon|spray|spread|sprinkle|squeeze|stack|start|steam|steep|stew|stir|store|strain|strip|stuff|sweat|sweeten|swirl|switch|take|taste|tear|then|thin|tip|to|toast|top|toss|transfer|trim|turn|unmould|use|using|wait|warm|wash|wet|when|while|whip|whisk|whizz|wilt|wipe|with|wrap|zest|after|as|at|before|carefully|finally|next|if|you|turn|dump|throw|chuck|whack|bung|fire|do|don't|dont|never|always|no|begin|process|pulse|cool|submerge|stand|tuck|thread|skewer|rehydrate|open|lay|bash|sprinkle|scramble|hold|keep|just|it|this|we|i";
-const STEP_START = new RegExp(`^(?:${IMPERATIVES})\\b(?!\\s*[:,]?\\s*$)`, 'i');
+const STEP_START = pattern(new RegExp(`^(?:${IMPERATIVES})\\b(?!\\s*[:,]?\\s*$)`, 'i'));
 /** Words that start a step but name a food or an amount as often: they need more than a beginning. */
-const EITHER =
-  /^(?:juice|salt|oil|butter|dry|brown|cream|roast|no|to|with|core|top|cool|dust|line|press|if|as|i|crumble|toast|zest|roll|mash|puree|stew|mince|wrap|drop|strip|pop|stock|rest|you|it|this|we|first|using|use|squeeze|dash|splash|sprinkle|drizzle|grind|blend|mix|spray|skewer|spread|dip|wet|warm|char|at|in|stuff|quarter|half|halve|score|just)\b/i;
-const ONLY_DEED = new RegExp(`^(?:${IMPERATIVES})[.!]?$`, 'i');
-const ANY_DEED = new RegExp(`^(?:${IMPERATIVES})\\b`, 'i');
-const STEP_INSIDE =
-  /\b(?:until|minutes?|mins?|°|degrees|oven|then|hours?|meanwhile|bring to|preheat|heat|stir|simmer|set aside)\b/i;
+const EITHER = pattern(
+  /^(?:juice|salt|oil|butter|dry|brown|cream|roast|no|to|with|core|top|cool|dust|line|press|if|as|i|crumble|toast|zest|roll|mash|puree|stew|mince|wrap|drop|strip|pop|stock|rest|you|it|this|we|first|using|use|squeeze|dash|splash|sprinkle|drizzle|grind|blend|mix|spray|skewer|spread|dip|wet|warm|char|at|in|stuff|quarter|half|halve|score|just)\b/i,
+);
+const ONLY_DEED = pattern(new RegExp(`^(?:${IMPERATIVES})[.!]?$`, 'i'));
+const ANY_DEED = pattern(new RegExp(`^(?:${IMPERATIVES})\\b`, 'i'));
+const STEP_INSIDE = pattern(
+  /\b(?:until|minutes?|mins?|°|degrees|oven|then|hours?|meanwhile|bring to|preheat|heat|stir|simmer|set aside)\b/i,
+);
 /** A heat that opens a row. */
-const HEAT = /^(?:at )?(?:\d{2,3} ?(?:°|º|degrees)? ?[CF]\b|gas(?: mark)? ?\d|\d{3} ?(?:°|º|degrees))/i;
+const HEAT = pattern(
+  /^(?:at )?(?:\d{2,3} ?(?:°|º|degrees)? ?[CF]\b|gas(?: mark)? ?\d|\d{3} ?(?:°|º|degrees))/i,
+);
 /** "40 min. …", "another 2-3 hours": a row that opens with how long. */
-const OPENS_NUMBER = /^(?:about |another )?\d+(?:\s*[-–]\s*\d+)?/i;
+const OPENS_NUMBER = pattern(/^(?:about |another )?\d+(?:\s*[-–]\s*\d+)?/i);
 const opensWithTime = (text: string): boolean => {
   const number = OPENS_NUMBER.exec(text)?.[0];
   return number !== undefined && A_TIME.test(text.slice(number.length));
@@ -50,18 +55,21 @@ const IN_WORDS = '(?:half(?: an?)?|quarter|one|two|three|four)';
 const UNIT =
   '(?:tbsps?|tsps?|tablespoons?|teaspoons?|t|(?:rice[- ]cooker )?cups?|katoris?|mugs?|ml|l|litres?|g|kg|oz|lbs?|tins?|cans?)';
 /** "Thick poha 2 cups, washed", "rai half tsp": a name with its amount behind it. */
-const NAME_AMOUNT = new RegExp(
-  `^[a-z][a-z' -]{2,40}?(?:\\s+|:\\s+)(?:[-–—] )?(?:about )?(?:${FIGURE}\\s*|${IN_WORDS} )${UNIT}\\b`,
-  'i',
+const NAME_AMOUNT = pattern(
+  new RegExp(
+    `^[a-z][a-z' -]{2,40}?(?:\\s+|:\\s+)(?:[-–—] )?(?:about )?(?:${FIGURE}\\s*|${IN_WORDS} )${UNIT}\\b`,
+    'i',
+  ),
 );
-const NAME_WEIGHT = /^[a-z][a-z' -]{2,24}? \d{2,4} ?(?:g|ml)\s*(?:[,(]|$)/i;
+const NAME_WEIGHT = pattern(/^[a-z][a-z' -]{2,24}? \d{2,4} ?(?:g|ml)\s*(?:[,(]|$)/i);
 /** "onion 1 big": a name and how many of it. */
-const NAME_COUNT = /^([a-z][a-z' -]{2,40}?)\s+(?:x\s?)?\d[\d./]*(?:\s+[a-z]{1,7})?$/i;
+const NAME_COUNT = pattern(/^([a-z][a-z' -]{2,40}?)\s+(?:x\s?)?\d[\d./]*(?:\s+[a-z]{1,7})?$/i);
 /** "Aubergines x3 sliced lengthways". */
-const NAME_TIMES = /^([a-z][a-z' -]{2,30}?)\s+x\s?\d{1,2}\b/i;
+const NAME_TIMES = pattern(/^([a-z][a-z' -]{2,30}?)\s+x\s?\d{1,2}\b/i);
 /** "Originally it had a ham hock; I put in paprika": somebody does something. */
-const TELLS =
-  /\b(?:i|we|he|she|they|mum|mom|gran|grandad|grandma)(?:'ve|'d|'ll)?\s+(?:\w+\s+)?(?:put|puts|add|adds|use|used|uses|cook|cooked|start|started|like|likes|make|makes|made|throw|stir|give|gave|had|swap|leave|left|always|never)\b/i;
+const TELLS = pattern(
+  /\b(?:i|we|he|she|they|mum|mom|gran|grandad|grandma)(?:'ve|'d|'ll)?\s+(?:\w+\s+)?(?:put|puts|add|adds|use|used|uses|cook|cooked|start|started|like|likes|make|makes|made|throw|stir|give|gave|had|swap|leave|left|always|never)\b/i,
+);
 const opensWithFood = (text: string): boolean =>
   (findFood(text.toLowerCase().replace(/[,(;:].*$|\s[-–—].*$/, ''), '', 1)[0]?.confidence ?? 0) >= SURE;
 
@@ -82,22 +90,27 @@ function listsBehind(text: string): boolean {
 }
 
 /** "[2 tbsp olive oil in the original]": how others make it. */
-const OF_OTHERS = /\bin (?:the )?(?:original|book|old (?:one|version|recipe)|real (?:one|thing))\b/i;
-const BRACKETED = /^\s*(?:\([^()]*(?:\([^()]*\)[^()]*)*\)|\[[^[\]]*\])[.!]?\s*$/;
-const LABELLED =
-  /^[A-Z][A-Za-z' -]{1,24}:\s+(?:about )?[\d½¼¾⅓⅔][\d./½¼¾⅓⅔]*\s*(?:g|kg|ml|l|oz|lbs?|tbsps?|tsps?|tablespoons?|teaspoons?|cups?|tins?|cans?)\b(?!\s+(?:at|in the oven))/;
-const A_HEAD =
-  /\b\d[\d.]*\s?(?:g|ml|oz|tbsp|tsp|cups?)\s*(?:dry |raw |cooked )?(?:a head|each|apiece|pp|per (?:head|person|plate))\b/i;
+const OF_OTHERS = pattern(/\bin (?:the )?(?:original|book|old (?:one|version|recipe)|real (?:one|thing))\b/i);
+const BRACKETED = pattern(/^\s*(?:\([^()]*(?:\([^()]*\)[^()]*)*\)|\[[^[\]]*\])[.!]?\s*$/);
+const LABELLED = pattern(
+  /^[A-Z][A-Za-z' -]{1,24}:\s+(?:about )?[\d½¼¾⅓⅔][\d./½¼¾⅓⅔]*\s*(?:g|kg|ml|l|oz|lbs?|tbsps?|tsps?|tablespoons?|teaspoons?|cups?|tins?|cans?)\b(?!\s+(?:at|in the oven))/,
+);
+const A_HEAD = pattern(
+  /\b\d[\d.]*\s?(?:g|ml|oz|tbsp|tsp|cups?)\s*(?:dry |raw |cooked )?(?:a head|each|apiece|pp|per (?:head|person|plate))\b/i,
+);
 
 /** "these get roasted together": where what stands above goes. */
 export const GO_SOMEWHERE =
   /^(?:these|those|they|all|all of it|everything|both|(?:the )?[a-z]{3,}s)\s+(?:all )?(?:get|go|start|sit|join|follow)\s+(?:in|on|under|over|back|out|into|to|with|last|first|next|together|roasted|cooked|boiled|fried|baked|grated|chopped|steamed)\b/i;
-const DEED_ON_IT = new RegExp(
-  `^(?:${IMPERATIVES})\\s+(?:some|it|them|each|everything|all|both|half of (?:it|them)|the (?:lot|rest|mix(?:ture)?))\\b`,
-  'i',
+const DEED_ON_IT = pattern(
+  new RegExp(
+    `^(?:${IMPERATIVES})\\s+(?:some|it|them|each|everything|all|both|half of (?:it|them)|the (?:lot|rest|mix(?:ture)?))\\b`,
+    'i',
+  ),
 );
-const SLIDES_IN =
-  /^(?:about )?\d[^,.;]{3,60}\s(?:slides?|goes|go|gets?|drops?|melts?|joins?)\s(?:in|on|over|into|through|at|last|next)\b[^.]*\./i;
+const SLIDES_IN = pattern(
+  /^(?:about )?\d[^,.;]{3,60}\s(?:slides?|goes|go|gets?|drops?|melts?|joins?)\s(?:in|on|over|into|through|at|last|next)\b[^.]*\./i,
+);
 const STARTS_WITH =
   /^(?:start|begin) (?:low )?with (?=(?:about )?(?:[\d½¼¾⅓⅔⅛]|an? |half |one |two )[^.]*$)/i;
 
@@ -192,8 +205,10 @@ export const opensWithDeed = (text: string): boolean => ANY_DEED.test(clean(text
 export const startsAsStep = (text: string): boolean =>
   OVEN_FIRST.test(text) || ALL_FIRST.test(text) || (STEP_START.test(text) && !EITHER.test(text));
 /** "Everything in, water to cover": where all of it goes. */
-const ALL_FIRST =
-  /^(?:everything|all of it|it all|the lot|the rest|all the rest)(?: else)?,? (?:in|into|goes|gets|on|under|together|through)\b/i;
+const ALL_FIRST = pattern(
+  /^(?:everything|all of it|it all|the lot|the rest|all the rest)(?: else)?,? (?:in|into|goes|gets|on|under|together|through)\b/i,
+);
 /** "180. Line a tin.": how hot the oven is. */
-const OVEN_FIRST =
-  /^(?:1[2-9][05]|2[0-5][05]|3[0-9][05]|4[0-5][05])(?: ?°?[CF])?(?: fan)?[.;]\s+[A-Z](?!\w*\s*:)/;
+const OVEN_FIRST = pattern(
+  /^(?:1[2-9][05]|2[0-5][05]|3[0-9][05]|4[0-5][05])(?: ?°?[CF])?(?: fan)?[.;]\s+[A-Z](?!\w*\s*:)/,
+);

@@ -1,3 +1,4 @@
+import { pattern } from '@/core/pattern/pattern';
 import { readQuantity } from '@/core/measure/quantity';
 import { range } from '@/core/range/range';
 import { remember } from '@/core/memo';
@@ -6,8 +7,9 @@ import { eitherOf, eatersOf, readServings, type ServingsWords } from './servings
 
 const THE_PAIR = /\b(?:the (?:pair|both) of us|us two|us both)\b/g;
 /** Things that are eaten by the piece or the plate: "2 big bowls", "6 squares". */
-const PLATES =
-  /^[ -]*(?:(?:big|large|small|good|deep|generous|hungry|decent|full|main|dinner|lunch|individual) ){0,2}(?:bowls?|bowlfuls?|plates?|platefuls?|portions?|servings?|helpings?|people|persons?|covers|eaters?|diners?|adults?|ppl|pax|of us|glass(?:es)?|squares?|slices?|wedges?|wraps?|jars|pots|tubs|ramekins|boxes|lunches|dinners|suppers|teas|mugs?|mugfuls?|goes|meals|sittings|of them)\b/;
+const PLATES = pattern(
+  /^[ -]*(?:(?:big|large|small|good|deep|generous|hungry|decent|full|main|dinner|lunch|individual) ){0,2}(?:bowls?|bowlfuls?|plates?|platefuls?|portions?|servings?|helpings?|people|persons?|covers|eaters?|diners?|adults?|ppl|pax|of us|glass(?:es)?|squares?|slices?|wedges?|wraps?|jars|pots|tubs|ramekins|boxes|lunches|dinners|suppers|teas|mugs?|mugfuls?|goes|meals|sittings|of them)\b/,
+);
 /** What leads to a number of eaters in a sentence, the surest first. */
 const LEADS: readonly RegExp[] = [
   /^(?:serves|feeds|does|for)\b[^.;]{0,30}?\b(?:usually|normally|mostly|generally|most weeks)\s+(?:about |it'?s )?/g,
@@ -29,8 +31,9 @@ const LEADS: readonly RegExp[] = [
   /\b(?:we (?:had|were|are)|there were)\s+(?=(?:\d{1,3}|\w+)\s+(?:at the|round the|to feed|coming|over|people)\b)/g,
   /(?:^|[\s,;(])(?=(?:\d|one |two |three |four |five |six |seven |eight |nine |ten |twelve )[^.;]{0,14}of us\b)/g,
 ];
-const LIKE_FOOD =
-  /^\s*(?:cups?|tbsps?|tsps?|g|kg|ml|l|oz|lbs?|minutes?|mins?|hours?|days?|weeks?|years?|times|degrees|°|%|inch|cm)\b/;
+const LIKE_FOOD = pattern(
+  /^\s*(?:cups?|tbsps?|tsps?|g|kg|ml|l|oz|lbs?|minutes?|mins?|hours?|days?|weeks?|years?|times|degrees|°|%|inch|cm)\b/,
+);
 
 function numberAt(text: string, at: number): { low: number; high: number; end: number } | null {
   const q = readQuantity(text, at);
@@ -45,8 +48,9 @@ const said = (low: number, high: number, text: string): ServingsWords => ({
   reading: null,
 });
 
-const BESIDE_OR_ALONE =
-  /^(\w+) (?:with|as part of|alongside) [a-z ]{4,30}?(?:,| or)+ (\w+) (?:alone|on (?:its|their) own|by (?:itself|themselves)|as it is)\b[^a-z]*$/;
+const BESIDE_OR_ALONE = pattern(
+  /^(\w+) (?:with|as part of|alongside) [a-z ]{4,30}?(?:,| or)+ (\w+) (?:alone|on (?:its|their) own|by (?:itself|themselves)|as it is)\b[^a-z]*$/,
+);
 /** "Six with other things or three alone." */
 function besideOrAlone(text: string): ServingsWords | null {
   const m = BESIDE_OR_ALONE.exec(text);
@@ -120,7 +124,7 @@ function rowNow(row: string): ServingsWords | null {
 }
 
 /** "Green smoothie, just me", "porridge for one". */
-const ALONE = /\bjust (?:for )?me\b|\bfor (?:one|myself|just me|me(?= *(?:$|[,)])))\b|\bsolo\b/;
+const ALONE = pattern(/\bjust (?:for )?me\b|\bfor (?:one|myself|just me|me(?= *(?:$|[,)])))\b|\bsolo\b/);
 
 const ONE_MANY = String.raw`(?:[1-9]|1[02]|one|two|three|four|five|six)(?: 1\/2|\.5|(?: and)? an? half)?`;
 const SO_MANY = String.raw`(${ONE_MANY})(?:\s*(?:-|–|to|or)\s*(${ONE_MANY}))?`;
@@ -144,8 +148,9 @@ function piecesEachIn(text: string): { low: number; high: number; said: string }
   return null;
 }
 
-const IN_PIECES =
-  /^(?:makes?|yields?|cuts?)\b|\b(?:squares?|slices?|bars?|pieces|cookies|biscuits|muffins?|balls?|patties|burgers?|cakes?|rolls?|pancakes?|fritters?|dumplings?|falafels?)\b/;
+const IN_PIECES = pattern(
+  /^(?:makes?|yields?|cuts?)\b|\b(?:squares?|slices?|bars?|pieces|cookies|biscuits|muffins?|balls?|patties|burgers?|cakes?|rolls?|pancakes?|fritters?|dumplings?|falafels?)\b/,
+);
 
 /**
  * How many plates pieces make, by what the recipe says that each eats of them: "Makes 10-12, we eat 3 each" are 3 to 4.
@@ -172,9 +177,10 @@ export function platesOfPieces(servings: ServingsWords, texts: readonly string[]
   return servings;
 }
 
-const SO_MANY_PIECES =
-  /(?:^|[.;!]\s*)(?:makes |about |gives )*(\d{1,2}) (?:(?:small|large|big|medium|little|fat|thick|thin) )*(?:ones|pancakes|fritters|patties|burgers|rolls|wraps|cakes|muffins|squares|slices|pieces|small|big|large)?\s*(?=[.;!,–—]|-|$)/;
-const PIECES_OF_LINE = /^(\d{1,2}) [^()]{3,40}\((\d|one|two|three|four) (?:each|apiece|pp)\b/;
+const SO_MANY_PIECES = pattern(
+  /(?:^|[.;!]\s*)(?:makes |about |gives )*(\d{1,2}) (?:(?:small|large|big|medium|little|fat|thick|thin) )*(?:ones|pancakes|fritters|patties|burgers|rolls|wraps|cakes|muffins|squares|slices|pieces|small|big|large)?\s*(?=[.;!,–—]|-|$)/,
+);
+const PIECES_OF_LINE = pattern(/^(\d{1,2}) [^()]{3,40}\((\d|one|two|three|four) (?:each|apiece|pp)\b/);
 /** Plates by the pieces that a text counts and how many each eats; null where it says neither. */
 export function piecesEach(texts: readonly string[]): ServingsWords | null {
   const plain = texts.map((text) => clean(text).toLowerCase());
@@ -194,8 +200,9 @@ export function piecesEach(texts: readonly string[]): ServingsWords | null {
 }
 
 /** "4 pizzas, one each". */
-const EACH_ITS_OWN =
-  /\b(\d{1,2}|two|three|four|five|six|eight|ten|twelve) (?:[a-z]+ )?[a-z]+s, (one|two|three|\d) (?:each|apiece|per person|a head)\b/;
+const EACH_ITS_OWN = pattern(
+  /\b(\d{1,2}|two|three|four|five|six|eight|ten|twelve) (?:[a-z]+ )?[a-z]+s, (one|two|three|\d) (?:each|apiece|per person|a head)\b/,
+);
 
 /** "…, two bowls" at the end of a title. */
 export function servingsInTitle(title: string): ServingsWords | null {
@@ -253,11 +260,12 @@ export function servingsInTitle(title: string): ServingsWords | null {
 }
 
 /** "makes about 350 g, a serving is 30 g": how often the one goes into the other. */
-const BY_WEIGHT =
-  /\b(?:makes?|yields?|about|gives)\s+(?:about |around |roughly )?(\d[\d.]{0,4}) ?(g|ml|kg|l|litres?)\b.{0,40}?(?:\b(?:servings?|portions?|helpings?)\b(?: size)?(?: is| are| of|:| =)? |\b(?:we|i) (?:have|eat|take|allow|use|reckon(?: on)?|say|count) )(?:about |around )?(\d{1,3}) ?(g|ml)\b/;
+const BY_WEIGHT = pattern(
+  /\b(?:makes?|yields?|about|gives)\s+(?:about |around |roughly )?(\d[\d.]{0,4}) ?(g|ml|kg|l|litres?)\b.{0,40}?(?:\b(?:servings?|portions?|helpings?)\b(?: size)?(?: is| are| of|:| =)? |\b(?:we|i) (?:have|eat|take|allow|use|reckon(?: on)?|say|count) )(?:about |around )?(\d{1,3}) ?(g|ml)\b/,
+);
 
-const EQUALS_PEOPLE = /(?:=|→|->)\s*(?:about )?(?=\d|two|three|four|five|six|eight)/;
-const IS_PEOPLE = /^ (?:people|of us|portions|servings|plates|eaters|persons|bowls)\b/;
+const EQUALS_PEOPLE = pattern(/(?:=|→|->)\s*(?:about )?(?=\d|two|three|four|five|six|eight)/);
+const IS_PEOPLE = pattern(/^ (?:people|of us|portions|servings|plates|eaters|persons|bowls)\b/);
 /** Words of a serving that say that people eat it. */
 export const SAYS_PEOPLE =
   /\b(?:of us|people|persons?|eaters?|diners?|adults?|serves?|feeds?|servings?|portions?|plates?|bowls?|each|us)\b/i;

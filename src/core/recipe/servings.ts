@@ -1,3 +1,4 @@
+import { pattern } from '@/core/pattern/pattern';
 import { numberOf, readQuantity } from '@/core/measure/quantity';
 import { range, type Range } from '@/core/range/range';
 import { clean } from './clean';
@@ -17,12 +18,14 @@ export type ServingsReading = ServingsWords | { readonly problem: string; readon
 
 const LEAD =
   /\b(?:serv(?:es|ings?)(?: size)?|feeds|yields?|makes|portions?|quantity|enough (?:for|to feed)|(?:dinner|supper|lunch|breakfast|soup|stew|curry|salad) for|to (?:serve|feed))\b(?: per recipe)?\s*[:=-]?\s*(?:is\s+)?(?:about|approx\.?|approximately|around|roughly|up to|at least|a hungry|a crowd of|hungry|generously|comfortably|~)?\s*/g;
-const A_SERVING = /\b(?:an?|one|each|per|every) serving(?: size)?\s*(?:is|:|=|are)\s*(?:about )?$/;
-const FOR = /^for\s+(?:about |around |roughly )?/;
-const PEOPLE =
-  /^[\s-]*(?:(?!per\b|for\b|tsps?\b|tbsps?\b|teaspoons?\b|tablespoons?\b|cups?\b|g\b|ml\b|oz\b|each\b|in\b)\w+\s+){0,2}?(?:servings?|serves|portions?|people|persons?|helpings?|plates?|bowls?|covers|diners?|eaters?|adults|hungry|as an? (?:\w+ )?(?:starter|main|side|snack|lunch|supper|appeti[sz]er))\b/;
-const VOLUME =
-  /^\s*(?:\w+\s+)?(?:cups?|ml|millilit|lit(?:re|er)s?|l\b|quarts?|pints?|jars?|fl\.? ?oz|oz|ounces?|g\b|kg|tbsp|tablespoons?|bottles?)/;
+const A_SERVING = pattern(/\b(?:an?|one|each|per|every) serving(?: size)?\s*(?:is|:|=|are)\s*(?:about )?$/);
+const FOR = pattern(/^for\s+(?:about |around |roughly )?/);
+const PEOPLE = pattern(
+  /^[\s-]*(?:(?!per\b|for\b|tsps?\b|tbsps?\b|teaspoons?\b|tablespoons?\b|cups?\b|g\b|ml\b|oz\b|each\b|in\b)\w+\s+){0,2}?(?:servings?|serves|portions?|people|persons?|helpings?|plates?|bowls?|covers|diners?|eaters?|adults|hungry|as an? (?:\w+ )?(?:starter|main|side|snack|lunch|supper|appeti[sz]er))\b/,
+);
+const VOLUME = pattern(
+  /^\s*(?:\w+\s+)?(?:cups?|ml|millilit|lit(?:re|er)s?|l\b|quarts?|pints?|jars?|fl\.? ?oz|oz|ounces?|g\b|kg|tbsp|tablespoons?|bottles?)/,
+);
 const WHOLE: readonly (readonly [RegExp, number, number, number, string])[] = [
   [
     /^\s*(?:(?:large|small|medium|good|big|\d+[- ]?(?:lb|g|kg|inch|cm|oz))\s+)*(?:[a-z-]+\s+)?loa(?:f|ves)\b/,
@@ -47,27 +50,38 @@ const WHOLE: readonly (readonly [RegExp, number, number, number, string])[] = [
   ],
 ];
 /** "2 rotis a person": of something else that is eaten. */
-const EATEN_EACH = /^\s*[a-z][a-z ]{1,24}?\s(?:each|apiece|pp|(?:a|per) (?:person|head|plate|serving))\b/;
+const EATEN_EACH = pattern(
+  /^\s*[a-z][a-z ]{1,24}?\s(?:each|apiece|pp|(?:a|per) (?:person|head|plate|serving))\b/,
+);
 /** "1 loaf, 8 slices, 2 slices each": how many of them make a plate. */
-const CUT_EACH =
-  /^[^.;]{0,24}?[,(;:]\s*(\d{1,2}|one|two|three|four)\s+(?:slices?|pieces?|squares?|wedges?)?\s*(?:each|apiece|a (?:head|person|plate|serving)|per (?:head|person|plate|serving)|is (?:a|one) (?:serving|portion|plate))\b/;
-const SLICES =
-  /^(.{0,40}?[,(;:=]\s*)\d+(?:\s*(?:-|–|to)\s*\d+)?\s+(?:slices|pieces|squares|wedges|portions|servings)\b/;
-const MORE =
-  /^((?:\s+(?!or\b|and\b|to\b)[a-z-]+){0,5}\s*(?:[,(;/-]|\bor\b|\band\b)\s*(?:(?:perhaps|maybe|possibly|even|or|up to|stretch(?:es|ing)? to|at a pinch|at a push|just about|more like)\s+)*)/;
-const LOOSE =
-  /perhaps|maybe|possibly|pinch|push|stretch|even|hungry|as a (?:side|main|starter)|if |as an? |greedy|small|more like|not so|light eaters|big eaters/;
+const CUT_EACH = pattern(
+  /^[^.;]{0,24}?[,(;:]\s*(\d{1,2}|one|two|three|four)\s+(?:slices?|pieces?|squares?|wedges?)?\s*(?:each|apiece|a (?:head|person|plate|serving)|per (?:head|person|plate|serving)|is (?:a|one) (?:serving|portion|plate))\b/,
+);
+const SLICES = pattern(
+  /^(.{0,40}?[,(;:=]\s*)\d+(?:\s*(?:-|–|to)\s*\d+)?\s+(?:slices|pieces|squares|wedges|portions|servings)\b/,
+);
+const MORE = pattern(
+  /^((?:\s+(?!or\b|and\b|to\b)[a-z-]+){0,5}\s*(?:[,(;/-]|\bor\b|\band\b)\s*(?:(?:perhaps|maybe|possibly|even|or|up to|stretch(?:es|ing)? to|at a pinch|at a push|just about|more like)\s+)*)/,
+);
+const LOOSE = pattern(
+  /perhaps|maybe|possibly|pinch|push|stretch|even|hungry|as a (?:side|main|starter)|if |as an? |greedy|small|more like|not so|light eaters|big eaters/,
+);
 
-const BIG_AND_SMALL =
-  /\b(\d|one|two|three|four|five|six) (?:adults?|grown[- ]?ups?|big(?:s| ones)?)\b(?:,| and| \+| &|, and)+ (\d|one|two|three|four) (?:(?:small )?(?:child(?:ren)?|kids?|toddlers?|little ones?)|smalls?|littles?)\b/;
+const BIG_AND_SMALL = pattern(
+  /\b(\d|one|two|three|four|five|six) (?:adults?|grown[- ]?ups?|big(?:s| ones)?)\b(?:,| and| \+| &|, and)+ (\d|one|two|three|four) (?:(?:small )?(?:child(?:ren)?|kids?|toddlers?|little ones?)|smalls?|littles?)\b/,
+);
 const HOW_MANY = String.raw`(\d{1,2}|one|two|three|four|five|six|seven|eight)`;
 /** "feeds four tonight and two for lunches": plates of several meals. */
-const MEALS = new RegExp(
-  String.raw`\b${HOW_MANY} (?:of us|(?:of us )?(?:tonight|today|now|for (?:dinner|supper|tea)|at (?:dinner|supper|tea)|(?:dinners|suppers|teas)))(?:,| and| \+| &| plus| with)+ (?:another |the other )?${HOW_MANY} (?:more )?(?:for (?:lunch(?:es|box(?:es)?)?|tomorrow|the (?:freezer|day after|next day))|lunch(?:es|boxes)?|tomorrow|left(?:over)?s?)\b`,
+const MEALS = pattern(
+  new RegExp(
+    String.raw`\b${HOW_MANY} (?:of us|(?:of us )?(?:tonight|today|now|for (?:dinner|supper|tea)|at (?:dinner|supper|tea)|(?:dinners|suppers|teas)))(?:,| and| \+| &| plus| with)+ (?:another |the other )?${HOW_MANY} (?:more )?(?:for (?:lunch(?:es|box(?:es)?)?|tomorrow|the (?:freezer|day after|next day))|lunch(?:es|boxes)?|tomorrow|left(?:over)?s?)\b`,
+  ),
 );
 /** "feeds us three, twice", "for the 2 of us, two nights". */
-const TWICE = new RegExp(
-  String.raw`\b(?:feeds|serves|does|for|enough for)(?: us| the)? ${HOW_MANY}(?: of us| people)?,? (?:twice|two nights|for two (?:nights|days)|two nights running)\b`,
+const TWICE = pattern(
+  new RegExp(
+    String.raw`\b(?:feeds|serves|does|for|enough for)(?: us| the)? ${HOW_MANY}(?: of us| people)?,? (?:twice|two nights|for two (?:nights|days)|two nights running)\b`,
+  ),
 );
 /** "2 adults, 1 child": a child eats a part of a plate or all of one; plates of several meals are all of them. */
 export function eatersOf(text: string): ServingsWords | null {

@@ -3,6 +3,7 @@ import { numberOf } from '@/core/measure/quantity';
 import { tokens } from '@/core/food/tokens';
 import { PREPARATION } from './alternatives';
 import { ownWay } from './own-way';
+import { always, ladder, rewrite } from '@/core/pattern/ladder';
 
 /** "a tablespoon and a half of": one and a half of them. */
 const AND_A_HALF =
@@ -191,235 +192,232 @@ function kindBefore(all: string, name: string, amount: string, kind: string, eac
     : all;
 }
 
+const TALK = ladder([
+  rewrite(/(?<=[a-z]{4})[.!]+\s*$/, ''),
+  // "250 g oats, so 50 each": what that comes to
+  rewrite(COMES_TO_EACH, '$1'),
+  // "carrots | grated": a table's stroke
+  rewrite(/\s+\|\s+/g, ', '),
+  rewrite(/^\s*(?:optional|opt\.?)\s*[:-]?\s*/i, 'optional '),
+  rewrite(/\bs\s*(?:&|\+|n|and)\s*p\b/i, 'salt and pepper'),
+  rewrite(
+    AND_A_HALF,
+    (_, n: string, how: string | undefined, unit: string, part: string) =>
+      `${/^an?$/i.test(n) ? 'one' : n} and a ${part} ${how ?? ''}${unit}`,
+  ),
+  rewrite(/^\s*few (?=[a-z])/i, 'a few '),
+  rewrite(EACH_WEIGHS, (_, food: string, n: string, ___: string, weight: string, unit: string) => {
+    const all = (numberOf(n) ?? 1) * Number(weight);
+    return `${food} (${weight}${all > Number(weight) ? `-${all}` : ''} ${unit}) each`;
+  }),
+  ...IN_FIGURES.map(([words, figure]) => rewrite(words, figure)),
+  rewrite(HOW_IN, ''),
+  // "1 tbsp light mayo - or 2 tbsp soy yoghurt, which is what I do"
+  rewrite(
+    /^(.*?)[-–—,;(\s]\s*or\s+([^()]{3,60}?)[,;]?\s*(?:\((?:(?:which|that)(?:'s| is) )?what|(?:which|that)(?:'s| is) what|as) (?:i|we) (?:always |usually )?(?:do|use|have|take|make)\)?[.!]*\s*$/i,
+    (_, first: string, taken: string) =>
+      /^(?:about )?(?:[\d½¼¾⅓⅔]|an? |half |one |two )/i.test(taken)
+        ? taken
+        : `${OPENS_MEASURED.exec(first)?.[0] ?? ''}${taken}`,
+  ),
+  rewrite(/(\d ?(?:g|ml|oz)) ?\/ ?(?=(?:head|person|pp|plate|serving|portion)\b)/gi, '$1 per '),
+  rewrite(/\(\s*each (?:about |around |~ ?)?(\d+ ?(?:g|ml|oz|kg))\s*\)/gi, '($1 each)'),
+  rewrite(/^[a-z]+(?: [a-z]+){1,3}$/i, namesAlone),
+  // "rice - 70 g a head brown basmati, dry"
+  rewrite(
+    /^\s*(?:([a-z][a-z' -]{2,24}?)\s*[-–—:,]\s*)?((?:about )?\d+ ?(?:g|ml|oz|tbsps?|tsps?)) (?:per|a) (?:head|person|plate|serving|portion) ((?!raw|dry|dried|cooked|uncooked|drained)[a-z][a-z -]+?)(,\s*(?:dry|raw|cooked|uncooked)(?: weight)?)?\s*$/i,
+    (_, name: string | undefined, amount: string, kind: string, state?: string) =>
+      `${amount} ${kind}${name ? ` ${name}` : ''}${state ?? ''} each`,
+  ),
+  // "salt — the pasta water only, a teaspoon in 3 litres"
+  rewrite(
+    /^\s*((?:[a-z]+ )?salt)\s*[-–—:,(]+\s*(?:for |in )?(?:the |your )?(?:pasta|potato|cooking|rice|noodle|boiling) water(?: only)?\s*[,;:–—-]\s*([^,;()]{2,30}?)(?:\s+(?:in|to|per) [^,;()]*)?\)?\s*$/i,
+    '$2 $1, in the pasta water',
+  ),
+  // "ripe tomatoes, the best you can get": what one can is no tin
+  rewrite(
+    /,?\s*(?:the )?(?:best|ripest|nicest|freshest|biggest|smallest|cheapest|reddest)(?: ones?)? (?:that )?(?:you|i|we) (?:can |could )?(?:get|find|have|afford|see|buy)\b/gi,
+    '',
+  ),
+  rewrite(/,?\s*\b(?:or )?less if (?:you|we|i|they) (?:can|could|like|want|dare|wish)\b(?: to)?/gi, ''),
+  rewrite(/\s*[-–—,]\s*(?:i|we) (?:do|use|go)(?: for)? half(?: and | & | ?'?n'? |-and-)half\b/gi, ''),
+  rewrite(
+    /\b(low|reduced|red\.?)[- ]sod\.?(?=[ -])/gi,
+    (_, how: string) => `${/^red\.?$/i.test(how) ? 'reduced' : how} sodium`,
+  ),
+  // "two chapatis each - bajra ones, 40 g each": what one weighs
+  rewrite(
+    /^((?:\d|an?|one|two|three|four)\s+[^()\d,;-]{3,40}?) (each|apiece)\b(\s*[-–—,;(][^()]*?)[-–—,;(]?\s*(?:about )?(\d{1,3} ?(?:g|oz)) (?:each|apiece)\)?\s*$/i,
+    '$1 ($4 each)$3 $2',
+  ),
+  // "2 tsp each, tops"
+  rewrite(/,\s*(?:tops|max(?:imum)?|at (?:the )?(?:very )?most)\s*$/i, ''),
+  // "20 cashews. ok 12."
+  rewrite(
+    /^\s*\d+ ([a-z][a-z ]*?)\s*[.,;–—-]+\s*(?:ok(?:ay)?|well|actually|no|make that|fine),? (\d+)\.?\s*$/i,
+    '$2 $1',
+  ),
+  rewrite(/^(\s*\d+ )gr\.? (?=chill|pepper|onion|lentil|bean)/i, '$1green '),
+  // "the other half cucumber"
+  rewrite(/^\s*(?:the )?(?:other|remaining|second) half\b/i, 'half'),
+  rewrite(/\s*<-+\s*/g, ' - '),
+  // "sesame oil - leave out, use 1 tsp seeds"
+  rewrite(
+    /^([^()]*?)\s*[-–—,(]+\s*(?:leave (?:it |this )?out|skip(?: it| this)?|omit(?: it)?)\s*[,;–-]*\s*(?:and |i |we )?(?:use|do|put in|add|take) (.+?)\)?\s*$/i,
+    '$1 -> $2',
+  ),
+  // "olives - 12 black, rinsed"
+  rewrite(
+    /^([a-z][a-z' -]{2,24}?)\s*[-–—:,]\s*(\d{1,2}) (black|green|red|yellow|white|brown|small|large|big|medium|ripe|fat|thin|mixed)(\s*,.*)?\s*$/i,
+    '$2 $3 $1$4',
+  ),
+  // "lemon 1 juice only"
+  rewrite(/^\s*(lemon|lime|orange)s? (\d|½|half|one|two) (juice|zest)(?: only)?\s*$/i, '$3 of $2 $1'),
+  // "capers tbsp rinsed", "chickpeas tin (no salt)"
+  rewrite(
+    /^([a-z][a-z' -]{2,24}?) (tbsp|tsp|tin|can|jar|cup|mug|bunch|handful|pinch)(?=\s*(?:$|[,(])|\s+(?:rinsed|drained|chopped|grated|sliced|ground|minced|crushed|dried|fresh)\b)(.*)$/i,
+    (all: string, name: string, unit: string, rest: string) =>
+      foodOfName(tokens(name.toLowerCase())) === undefined
+        ? all
+        : `1 ${unit} ${name}${/^\s*[,(]/.test(rest) || !rest ? rest : `, ${rest.trim()}`}`,
+  ),
+  // "cucumber salad = 1 cucumber"
+  rewrite(/^\s*[a-z][a-z' -]{2,24}\s*=\s*(?=[\d½¼¾⅓⅔]|an?\b|half\b|one\b|two\b)/i, ''),
+  rewrite(PERCENT, ' '),
+  rewrite(/(?<=\b(?:tsps?|t)\s)b\.? ?p(?:\.|owder)?(?=\s|$)/i, 'baking powder'),
+  // "lemon, juice and zest of 1"
+  rewrite(
+    /^\s*(lemon|lime|orange|grapefruit)s?\s*,\s*((?:the )?(?:juice|zest)(?: (?:and|&|\+) (?:juice|zest))?)(?: only)?(?: of (\d|one|two|half|½|a half))?\s*$/i,
+    (_, fruit: string, part: string, n?: string) => `${part} of ${n ?? '1'} ${fruit}`,
+  ),
+  // "4 slices of sourdough (2 each), about 45 g a slice": what one weighs
+  rewrite(/\s*\(\d (?:each|apiece)\)(?=.*\d ?g (?:a|per|each|the) [a-z]+\s*\)?\s*$)/i, ''),
+  rewrite(
+    /\s*[,(–-]\s*(?:about |approx\.? |around |roughly |~ ?)?(\d{1,3}) ?(g|oz) (?:(?:a|per) (?:slice|piece|roll|bun|cake|round|one)|each one)\s*\)?\s*$/i,
+    ' ($1 $2 each)',
+  ),
+  rewrite(BETWEEN_THEM, (said: string, at: number, all: string) =>
+    all.slice(0, at).includes(',') && ENDS_IN_MEASURE.test(all.slice(Math.max(0, at - LONGEST_MEASURE), at))
+      ? ''
+      : said,
+  ),
+  always((said) => forAll(said)?.alone ?? said),
+  rewrite(/^\s*(?:their|its) (?:own )?(?:liquid|liquor|brine|water)\b/i, 'bean liquid'),
+  rewrite(WHERE_IT_GOES, '$1$2'),
+  rewrite(BETWEEN_SOME, (_, n: string, food: string, many: string) => {
+    const [all, eaters] = [numberOf(n) ?? 1, numberOf(many) ?? 1];
+    return `${all}/${eaters} ${food} each`;
+  }),
+  rewrite(STATE_OF_TIN, '$1$3 $4, $2'),
+  rewrite(/(\d)\s?"(?=\s|$)/g, '$1 inch'),
+  rewrite(
+    /(?<=[a-z])(?<!\b(?:is|are|be|was|of|with|in))\s+(?:loads|lots|plenty|galore)(?: of it| of them)?[.!]*\s*$/i,
+    '',
+  ),
+  rewrite(ASKED_AND_DENIED, ''),
+  rewrite(ASKED_HOW_MUCH, '$2 $1, optional'),
+  rewrite(KIND_IF_FOUND, (_, amount: string, food: string, kind: string, rest: string) =>
+    HAVE_IT.test(rest) ? `${amount}${kind} ${food}` : `${amount}${food} or ${kind} ${food}`,
+  ),
+  rewrite(/(?<=[\d½¼¾⅓⅔] ?)T(?=\s+[a-z(]|\s*(?:[+&,;)/|.]|$))/g, 'tbsp'),
+  rewrite(/[,;(\s–-]+(?:and |but )?no more(?: than that)?\s*\)?[.!]*$/i, ''),
+  rewrite(OF_THE_ONE, (_, name: string, amount: string, which: string, form: string) =>
+    /powder|granules|paste|cubes?/i.test(form)
+      ? `${amount} ${which} ${name} ${form}`
+      : `${amount} ${which} ${name}`,
+  ),
+  rewrite(AS_FINE_AS, ''),
+  rewrite(CUBES_IN_WATER, (_, water: string, n: string, kind: string) =>
+    /stock/i.test(kind) ? `${n} ${kind}cubes + ${water} water` : `${n} ${kind}stock cubes + ${water} water`,
+  ),
+  rewrite(
+    OF_POWDER,
+    (_, water: string, __: string, made: string, which?: string) =>
+      `${(/bouillon|stock/i.test(made) ? made : made.replace(/(powder|paste)/i, 'stock $1')).replace(
+        /(?=bouillon|stock)/i,
+        which ? `${which} ` : '',
+      )} + ${water} water`,
+  ),
+  rewrite(OF_CUBES, '$3 $2$4stock cubes + $1 water'),
+  rewrite(AGAIN_INSIDE, '$1'),
+  rewrite(SIZE_OF_ONES, '$2 $3 $1'),
+  rewrite(
+    PACKS_BEHIND,
+    (_, name: string, packs: string, kind?: string, rest?: string) =>
+      `${packs} ${kind ? `${kind.trim()} ` : ''}${name}${rest ?? ''}`,
+  ),
+  rewrite(KIND_BEHIND, kindBefore),
+  rewrite(TINS_BEHIND, '$3 $1 $2'),
+  rewrite(SIZE_OF_TIN, '$1g'),
+  rewrite(LEAVES_OF, '$2 $1 leaves'),
+  rewrite(OF_THE_OTHER, '$1 1 '),
+  // "a drop of oil" is no single drop
+  rewrite(/\ban? (?:(?:wee|tiny|little|small) )?drop of\b/gi, 'a dash of'),
+  rewrite(/\s+=\s+(?:the|my|our) [a-z][a-z -]*$/i, ''),
+  rewrite(/\b(half )?an? wine ?glass(?:ful)? of\b/gi, (_, half?: string) =>
+    half ? 'about 75 ml' : 'about 150 ml',
+  ),
+  rewrite(ISH, 'about $1'),
+  rewrite(HEDGE, 'about '),
+  rewrite(WHATEVER, '$1'),
+  rewrite(/\s+in (?:plenty|lots) of (?:cold |warm |hot |fresh |boiling )?water\b/i, ''),
+  rewrite(SO_MANY_OF_US, ''),
+  rewrite(/^\s*(?:instead|in place|in lieu) of [a-z ]{2,24}[:,]\s*/i, ''),
+  rewrite(IN_PLACE, ''),
+  rewrite(WHERE_IT_WAS, ''),
+  rewrite(NEVER_SALTED, (_, deed: string) => UNSALTED[deed.toLowerCase()] ?? ''),
+  rewrite(OR_SKIP, ' or '),
+  rewrite(HALF_AND_HALF, ''),
+  rewrite(OR_ELSE, ''),
+  rewrite(TIMES_INSIDE, '$1 $3 x $2'),
+  rewrite(PER_ONE, '$1 $3 $2'),
+  rewrite(FEW_EACH, '$3 $2 each'),
+  rewrite(FOR_SO_MANY, (_, food: string, __: string, rest?: string) => `1 portion ${food}${rest ?? ''} each`),
+  rewrite(/,?\s+(?:ditto|likewise|same again)\b/gi, ''),
+  rewrite(/\s+w(?:\/|ith) (?:(?:its|their|the) )?(?:fronds|stalks|stems|tops|leaves on|skins? on)\b/i, ''),
+  rewrite(/\bnew season('s)? (?=potato|carrot|garlic)/i, 'new '),
+  // "1 vacuum pack cooked beetroot"
+  rewrite(/^(\s*(?:\d+|an?|one|two|half an?)\s+)vac(?:uum)?[ -]?packe?d?s?\s+(?:of )?/i, '$1pack '),
+  rewrite(/\bof (?:the|those) same (cups?|mugs?|glass(?:es)?|spoons?)\b/i, '$1'),
+  rewrite(NAME_GRAMS, (all: string, name: string, n: string, rest?: string) =>
+    Number(n) >= FEWEST_GRAMS ? `${n} g ${rest ? `${rest} ` : ''}${name}` : all,
+  ),
+  // "aubergines x3 sliced": so many of them
+  rewrite(/^([a-z][a-z' -]{2,30}?)\s+x\s?(\d{1,2})\s+(?=[a-z&(])/i, '$2 $1, '),
+  // "2 slices of toast each, dry": nothing on it
+  rewrite(
+    /\b((?:toast|bread|rolls?|buns?|pittas?|bagels?|crumpets?|muffins?)\b[^,;()]*),\s*(?:dry|plain|bare)(?=\s*$| per person)/i,
+    '$1',
+  ),
+  // "rice, 2 cups cooked (leftover, brown)": which one
+  rewrite(WHICH_INSIDE, '$1$4 $2$3'),
+  // "60 g each, raw": how it is weighed
+  rewrite(
+    /\b(each|apiece|pp|a head|per (?:person|head))\s*,\s*((?:raw|dry|dried|cooked|uncooked)(?: weight)?)\s*$/i,
+    '$2 $1',
+  ),
+  // "rice - 60 g raw each, brown", "bread, wholemeal": which one
+  rewrite(WHICH_ONE, '$2 $1'),
+  // "sliced & baked dry 25 min": done before anything else
+  rewrite(FIRST_DONE, ''),
+  // "3 tbsp nooch. no marg!": what is not there is no part of the name
+  rewrite(/\.\s+(?:no|skip|leave out|omit|forget) [a-z][a-z ]{1,24}[!.]*$/i, ''),
+  rewrite(
+    /^\s*(?:whatever(?:'s| is)? left (?:of|over of)|what(?:'s| is) left of|the (?:rest|remains) of) (?:the )?/i,
+    'leftover ',
+  ),
+  // "soaked in 200 ml hot"
+  rewrite(
+    /\b(in (?:about )?\d+ ?(?:ml|l|cups?) (?:of )?(?:just[- ])?(?:hot|boiling|boiled|warm|cold))(?=\s*(?:$|[,;.)]))/i,
+    '$1 water',
+  ),
+  rewrite(/^\s*enough (?=[a-z])/i, ''),
+  rewrite(SIZED_UNIT, '1 '),
+  rewrite(BARE_UNIT, '1 '),
+]);
+
 /**
  * A line of ingredients as cooks say it, put into the words that lines are written in: hedges become "about", "a
  * tablespoon and a half" one amount; what a food stands in for is dropped. Names of foods stay as they are.
  */
-export const plainTalk = (line: string): string =>
-  ownWay(line)
-    .replace(/(?<=[a-z]{4})[.!]+\s*$/, '')
-    // "250 g oats, so 50 each": what that comes to
-    .replace(COMES_TO_EACH, '$1')
-    // "carrots | grated": a table's stroke
-    .replace(/\s+\|\s+/g, ', ')
-    .replace(/^\s*(?:optional|opt\.?)\s*[:-]?\s*/i, 'optional ')
-    .replace(/\bs\s*(?:&|\+|n|and)\s*p\b/i, 'salt and pepper')
-    .replace(
-      AND_A_HALF,
-      (_, n: string, how: string | undefined, unit: string, part: string) =>
-        `${/^an?$/i.test(n) ? 'one' : n} and a ${part} ${how ?? ''}${unit}`,
-    )
-    .replace(/^\s*few (?=[a-z])/i, 'a few ')
-    .replace(EACH_WEIGHS, (_, food: string, n: string, ___: string, weight: string, unit: string) => {
-      const all = (numberOf(n) ?? 1) * Number(weight);
-      return `${food} (${weight}${all > Number(weight) ? `-${all}` : ''} ${unit}) each`;
-    })
-    .replace(/^.*$/s, (said) =>
-      IN_FIGURES.reduce((text, [words, figure]) => text.replace(words, figure), said),
-    )
-    .replace(HOW_IN, '')
-    // "1 tbsp light mayo - or 2 tbsp soy yoghurt, which is what I do"
-    .replace(
-      /^(.*?)[-–—,;(\s]\s*or\s+([^()]{3,60}?)[,;]?\s*(?:\((?:(?:which|that)(?:'s| is) )?what|(?:which|that)(?:'s| is) what|as) (?:i|we) (?:always |usually )?(?:do|use|have|take|make)\)?[.!]*\s*$/i,
-      (_, first: string, taken: string) =>
-        /^(?:about )?(?:[\d½¼¾⅓⅔]|an? |half |one |two )/i.test(taken)
-          ? taken
-          : `${OPENS_MEASURED.exec(first)?.[0] ?? ''}${taken}`,
-    )
-    .replace(/(\d ?(?:g|ml|oz)) ?\/ ?(?=(?:head|person|pp|plate|serving|portion)\b)/gi, '$1 per ')
-    .replace(/\(\s*each (?:about |around |~ ?)?(\d+ ?(?:g|ml|oz|kg))\s*\)/gi, '($1 each)')
-    .replace(/^[a-z]+(?: [a-z]+){1,3}$/i, namesAlone)
-    // "rice - 70 g a head brown basmati, dry"
-    .replace(
-      /^\s*(?:([a-z][a-z' -]{2,24}?)\s*[-–—:,]\s*)?((?:about )?\d+ ?(?:g|ml|oz|tbsps?|tsps?)) (?:per|a) (?:head|person|plate|serving|portion) ((?!raw|dry|dried|cooked|uncooked|drained)[a-z][a-z -]+?)(,\s*(?:dry|raw|cooked|uncooked)(?: weight)?)?\s*$/i,
-      (_, name: string | undefined, amount: string, kind: string, state?: string) =>
-        `${amount} ${kind}${name ? ` ${name}` : ''}${state ?? ''} each`,
-    )
-    // "salt — the pasta water only, a teaspoon in 3 litres"
-    .replace(
-      /^\s*((?:[a-z]+ )?salt)\s*[-–—:,(]+\s*(?:for |in )?(?:the |your )?(?:pasta|potato|cooking|rice|noodle|boiling) water(?: only)?\s*[,;:–—-]\s*([^,;()]{2,30}?)(?:\s+(?:in|to|per) [^,;()]*)?\)?\s*$/i,
-      '$2 $1, in the pasta water',
-    )
-    // "ripe tomatoes, the best you can get": what one can is no tin
-    .replace(
-      /,?\s*(?:the )?(?:best|ripest|nicest|freshest|biggest|smallest|cheapest|reddest)(?: ones?)? (?:that )?(?:you|i|we) (?:can |could )?(?:get|find|have|afford|see|buy)\b/gi,
-      '',
-    )
-    .replace(/,?\s*\b(?:or )?less if (?:you|we|i|they) (?:can|could|like|want|dare|wish)\b(?: to)?/gi, '')
-    .replace(/\s*[-–—,]\s*(?:i|we) (?:do|use|go)(?: for)? half(?: and | & | ?'?n'? |-and-)half\b/gi, '')
-    .replace(
-      /\b(low|reduced|red\.?)[- ]sod\.?(?=[ -])/gi,
-      (_, how: string) => `${/^red\.?$/i.test(how) ? 'reduced' : how} sodium`,
-    )
-    // "two chapatis each - bajra ones, 40 g each": what one weighs
-    .replace(
-      /^((?:\d|an?|one|two|three|four)\s+[^()\d,;-]{3,40}?) (each|apiece)\b(\s*[-–—,;(][^()]*?)[-–—,;(]?\s*(?:about )?(\d{1,3} ?(?:g|oz)) (?:each|apiece)\)?\s*$/i,
-      '$1 ($4 each)$3 $2',
-    )
-    // "2 tsp each, tops"
-    .replace(/,\s*(?:tops|max(?:imum)?|at (?:the )?(?:very )?most)\s*$/i, '')
-    // "20 cashews. ok 12."
-    .replace(
-      /^\s*\d+ ([a-z][a-z ]*?)\s*[.,;–—-]+\s*(?:ok(?:ay)?|well|actually|no|make that|fine),? (\d+)\.?\s*$/i,
-      '$2 $1',
-    )
-    .replace(/^(\s*\d+ )gr\.? (?=chill|pepper|onion|lentil|bean)/i, '$1green ')
-    // "the other half cucumber"
-    .replace(/^\s*(?:the )?(?:other|remaining|second) half\b/i, 'half')
-    .replace(/\s*<-+\s*/g, ' - ')
-    // "sesame oil - leave out, use 1 tsp seeds"
-    .replace(
-      /^([^()]*?)\s*[-–—,(]+\s*(?:leave (?:it |this )?out|skip(?: it| this)?|omit(?: it)?)\s*[,;–-]*\s*(?:and |i |we )?(?:use|do|put in|add|take) (.+?)\)?\s*$/i,
-      '$1 -> $2',
-    )
-    // "olives - 12 black, rinsed"
-    .replace(
-      /^([a-z][a-z' -]{2,24}?)\s*[-–—:,]\s*(\d{1,2}) (black|green|red|yellow|white|brown|small|large|big|medium|ripe|fat|thin|mixed)(\s*,.*)?\s*$/i,
-      '$2 $3 $1$4',
-    )
-    // "lemon 1 juice only"
-    .replace(/^\s*(lemon|lime|orange)s? (\d|½|half|one|two) (juice|zest)(?: only)?\s*$/i, '$3 of $2 $1')
-    // "capers tbsp rinsed", "chickpeas tin (no salt)"
-    .replace(
-      /^([a-z][a-z' -]{2,24}?) (tbsp|tsp|tin|can|jar|cup|mug|bunch|handful|pinch)(?=\s*(?:$|[,(])|\s+(?:rinsed|drained|chopped|grated|sliced|ground|minced|crushed|dried|fresh)\b)(.*)$/i,
-      (all: string, name: string, unit: string, rest: string) =>
-        foodOfName(tokens(name.toLowerCase())) === undefined
-          ? all
-          : `1 ${unit} ${name}${/^\s*[,(]/.test(rest) || !rest ? rest : `, ${rest.trim()}`}`,
-    )
-    // "cucumber salad = 1 cucumber"
-    .replace(/^\s*[a-z][a-z' -]{2,24}\s*=\s*(?=[\d½¼¾⅓⅔]|an?\b|half\b|one\b|two\b)/i, '')
-    .replace(PERCENT, ' ')
-    .replace(/(?<=\b(?:tsps?|t)\s)b\.? ?p(?:\.|owder)?(?=\s|$)/i, 'baking powder')
-    // "lemon, juice and zest of 1"
-    .replace(
-      /^\s*(lemon|lime|orange|grapefruit)s?\s*,\s*((?:the )?(?:juice|zest)(?: (?:and|&|\+) (?:juice|zest))?)(?: only)?(?: of (\d|one|two|half|½|a half))?\s*$/i,
-      (_, fruit: string, part: string, n?: string) => `${part} of ${n ?? '1'} ${fruit}`,
-    )
-    // "4 slices of sourdough (2 each), about 45 g a slice": what one weighs
-    .replace(/\s*\(\d (?:each|apiece)\)(?=.*\d ?g (?:a|per|each|the) [a-z]+\s*\)?\s*$)/i, '')
-    .replace(
-      /\s*[,(–-]\s*(?:about |approx\.? |around |roughly |~ ?)?(\d{1,3}) ?(g|oz) (?:(?:a|per) (?:slice|piece|roll|bun|cake|round|one)|each one)\s*\)?\s*$/i,
-      ' ($1 $2 each)',
-    )
-    .replace(BETWEEN_THEM, (said: string, at: number, all: string) =>
-      all.slice(0, at).includes(',') && ENDS_IN_MEASURE.test(all.slice(Math.max(0, at - LONGEST_MEASURE), at))
-        ? ''
-        : said,
-    )
-    .replace(/^.*$/s, (said) => forAll(said)?.alone ?? said)
-    .replace(/^\s*(?:their|its) (?:own )?(?:liquid|liquor|brine|water)\b/i, 'bean liquid')
-    .replace(WHERE_IT_GOES, '$1$2')
-    .replace(BETWEEN_SOME, (_, n: string, food: string, many: string) => {
-      const [all, eaters] = [numberOf(n) ?? 1, numberOf(many) ?? 1];
-      return `${all}/${eaters} ${food} each`;
-    })
-    .replace(STATE_OF_TIN, '$1$3 $4, $2')
-    .replace(/(\d)\s?"(?=\s|$)/g, '$1 inch')
-    .replace(
-      /(?<=[a-z])(?<!\b(?:is|are|be|was|of|with|in))\s+(?:loads|lots|plenty|galore)(?: of it| of them)?[.!]*\s*$/i,
-      '',
-    )
-    .replace(ASKED_AND_DENIED, '')
-    .replace(ASKED_HOW_MUCH, '$2 $1, optional')
-    .replace(KIND_IF_FOUND, (_, amount: string, food: string, kind: string, rest: string) =>
-      HAVE_IT.test(rest) ? `${amount}${kind} ${food}` : `${amount}${food} or ${kind} ${food}`,
-    )
-    .replace(/(?<=[\d½¼¾⅓⅔] ?)T(?=\s+[a-z(]|\s*(?:[+&,;)/|.]|$))/g, 'tbsp')
-    .replace(/[,;(\s–-]+(?:and |but )?no more(?: than that)?\s*\)?[.!]*$/i, '')
-    .replace(OF_THE_ONE, (_, name: string, amount: string, which: string, form: string) =>
-      /powder|granules|paste|cubes?/i.test(form)
-        ? `${amount} ${which} ${name} ${form}`
-        : `${amount} ${which} ${name}`,
-    )
-    .replace(AS_FINE_AS, '')
-    .replace(CUBES_IN_WATER, (_, water: string, n: string, kind: string) =>
-      /stock/i.test(kind) ? `${n} ${kind}cubes + ${water} water` : `${n} ${kind}stock cubes + ${water} water`,
-    )
-    .replace(
-      OF_POWDER,
-      (_, water: string, __: string, made: string, which?: string) =>
-        `${(/bouillon|stock/i.test(made) ? made : made.replace(/(powder|paste)/i, 'stock $1')).replace(
-          /(?=bouillon|stock)/i,
-          which ? `${which} ` : '',
-        )} + ${water} water`,
-    )
-    .replace(OF_CUBES, '$3 $2$4stock cubes + $1 water')
-    .replace(AGAIN_INSIDE, '$1')
-    .replace(SIZE_OF_ONES, '$2 $3 $1')
-    .replace(
-      PACKS_BEHIND,
-      (_, name: string, packs: string, kind?: string, rest?: string) =>
-        `${packs} ${kind ? `${kind.trim()} ` : ''}${name}${rest ?? ''}`,
-    )
-    .replace(KIND_BEHIND, kindBefore)
-    .replace(TINS_BEHIND, '$3 $1 $2')
-    .replace(SIZE_OF_TIN, '$1g')
-    .replace(LEAVES_OF, '$2 $1 leaves')
-    .replace(OF_THE_OTHER, '$1 1 ')
-    // "a drop of oil" is no single drop
-    .replace(/\ban? (?:(?:wee|tiny|little|small) )?drop of\b/gi, 'a dash of')
-    .replace(/\s+=\s+(?:the|my|our) [a-z][a-z -]*$/i, '')
-    .replace(/\b(half )?an? wine ?glass(?:ful)? of\b/gi, (_, half?: string) =>
-      half ? 'about 75 ml' : 'about 150 ml',
-    )
-    .replace(ISH, 'about $1')
-    .replace(HEDGE, 'about ')
-    .replace(WHATEVER, '$1')
-    .replace(/\s+in (?:plenty|lots) of (?:cold |warm |hot |fresh |boiling )?water\b/i, '')
-    .replace(SO_MANY_OF_US, '')
-    .replace(/^\s*(?:instead|in place|in lieu) of [a-z ]{2,24}[:,]\s*/i, '')
-    .replace(IN_PLACE, '')
-    .replace(WHERE_IT_WAS, '')
-    .replace(NEVER_SALTED, (_, deed: string) => UNSALTED[deed.toLowerCase()] ?? '')
-    .replace(OR_SKIP, ' or ')
-    .replace(HALF_AND_HALF, '')
-    .replace(OR_ELSE, '')
-    .replace(TIMES_INSIDE, '$1 $3 x $2')
-    .replace(PER_ONE, '$1 $3 $2')
-    .replace(FEW_EACH, '$3 $2 each')
-    .replace(
-      FOR_SO_MANY,
-      (_, food: string, __: string, rest?: string) => `1 portion ${food}${rest ?? ''} each`,
-    )
-    .replace(/,?\s+(?:ditto|likewise|same again)\b/gi, '')
-    .replace(/\s+w(?:\/|ith) (?:(?:its|their|the) )?(?:fronds|stalks|stems|tops|leaves on|skins? on)\b/i, '')
-    .replace(/\bnew season('s)? (?=potato|carrot|garlic)/i, 'new ')
-    // "1 vacuum pack cooked beetroot"
-    .replace(/^(\s*(?:\d+|an?|one|two|half an?)\s+)vac(?:uum)?[ -]?packe?d?s?\s+(?:of )?/i, '$1pack ')
-    .replace(/\bof (?:the|those) same (cups?|mugs?|glass(?:es)?|spoons?)\b/i, '$1')
-    .replace(NAME_GRAMS, (all: string, name: string, n: string, rest?: string) =>
-      Number(n) >= FEWEST_GRAMS ? `${n} g ${rest ? `${rest} ` : ''}${name}` : all,
-    )
-    // "aubergines x3 sliced": so many of them
-    .replace(/^([a-z][a-z' -]{2,30}?)\s+x\s?(\d{1,2})\s+(?=[a-z&(])/i, '$2 $1, ')
-    // "2 slices of toast each, dry": nothing on it
-    .replace(
-      /\b((?:toast|bread|rolls?|buns?|pittas?|bagels?|crumpets?|muffins?)\b[^,;()]*),\s*(?:dry|plain|bare)(?=\s*$| per person)/i,
-      '$1',
-    )
-    // "rice, 2 cups cooked (leftover, brown)": which one
-    .replace(WHICH_INSIDE, '$1$4 $2$3')
-    // "60 g each, raw": how it is weighed
-    .replace(
-      /\b(each|apiece|pp|a head|per (?:person|head))\s*,\s*((?:raw|dry|dried|cooked|uncooked)(?: weight)?)\s*$/i,
-      '$2 $1',
-    )
-    // "rice - 60 g raw each, brown", "bread, wholemeal": which one
-    .replace(WHICH_ONE, '$2 $1')
-    // "sliced & baked dry 25 min": done before anything else
-    .replace(FIRST_DONE, '')
-    // "3 tbsp nooch. no marg!": what is not there is no part of the name
-    .replace(/\.\s+(?:no|skip|leave out|omit|forget) [a-z][a-z ]{1,24}[!.]*$/i, '')
-    .replace(
-      /^\s*(?:whatever(?:'s| is)? left (?:of|over of)|what(?:'s| is) left of|the (?:rest|remains) of) (?:the )?/i,
-      'leftover ',
-    )
-    // "soaked in 200 ml hot"
-    .replace(
-      /\b(in (?:about )?\d+ ?(?:ml|l|cups?) (?:of )?(?:just[- ])?(?:hot|boiling|boiled|warm|cold))(?=\s*(?:$|[,;.)]))/i,
-      '$1 water',
-    )
-    .replace(/^\s*enough (?=[a-z])/i, '')
-    .replace(SIZED_UNIT, '1 ')
-    .replace(BARE_UNIT, '1 ');
+export const plainTalk = (line: string): string => TALK(ownWay(line));

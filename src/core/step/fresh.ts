@@ -83,7 +83,7 @@ function note(said: Governed, tokens: readonly Token[], i: number): void {
   said.denied ||= NEGATORS.has(w);
   said.was ||= WAS.has(w);
   said.then ||= THEN.has(w);
-  said.other ||= PEOPLE.has(w) || PEOPLE.has(w.replace(/['’]?s$/, ''));
+  said.other ||= PEOPLE.has(w) || (w.endsWith('s') && PEOPLE.has(w.replace(/['’]?s$/, '')));
 }
 
 function isFresh(

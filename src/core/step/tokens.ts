@@ -21,6 +21,8 @@ export const wordAt = (tokens: readonly Token[], i: number): string => tokens[i]
 /** "w/ rice", "w/o oil". */
 const SHORT: Readonly<Record<string, string>> = { 'w/': 'with', 'w/o': 'without', w: 'with' };
 const ACCENTS = /[\u0300-\u036f]/g;
+const plainly = (word: string): string =>
+  /^[\x20-\x7e]*$/.test(word) ? word : word.normalize('NFD').replace(ACCENTS, '').replace(/’/g, "'");
 const WORDS =
   /(?<percent>\d[\d.,]*\s?%)|(\d[\d.,/⁄]*(?:\s?[½⅓⅔¼¾⅛⅜⅝⅞⅕⅖⅗⅘⅙⅚])?|[½⅓⅔¼¾⅛⅜⅝⅞⅕⅖⅗⅘⅙⅚])|([wW]\/o?(?![a-zA-Z/])|\p{L}[\p{L}'’]*)|([.,;:!?()[\]—–/+&\n]|-(?=\s)|…)/gu;
 
@@ -77,12 +79,9 @@ export const tokensOf = remember((text: string): readonly Token[] => {
       });
       for (let i = trimmed.length; i < number.length; i += 1) out.push(mark(number[i] as string, start + i));
     } else if (word !== undefined) {
-      const plain = (SHORT[word.toLowerCase()] ?? word)
-        .toLowerCase()
-        .normalize('NFD')
-        .replace(ACCENTS, '')
-        .replace(/’/g, "'");
-      const bare = plain.replace(/'s$|'$/, '');
+      const said = word.toLowerCase();
+      const plain = plainly(SHORT[said] ?? said);
+      const bare = plain.includes("'") ? plain.replace(/'s$|'$/, '') : plain;
       const glued = text[start - 1] === '-' && out.at(-1)?.end === start - 1;
       out.push({
         word: plain,
