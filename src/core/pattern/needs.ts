@@ -4,7 +4,7 @@ import { RegExpParser, type AST } from '@eslint-community/regexpp';
 export type Clause = readonly string[];
 
 /** A clause of more words than this tells too little to be asked. */
-const MOST_WORDS = 40;
+const MOST_WORDS = 200;
 /** More characters than this in a class are as good as any character. */
 const MOST_CHARACTERS = 16;
 

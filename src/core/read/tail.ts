@@ -1,3 +1,4 @@
+import { pattern } from '@/core/pattern/pattern';
 import { TO_CHECK } from '@/core/recipe/asides';
 import { ADDED_KINDS } from '@/core/food/kind-groups';
 import type { Larder } from '@/core/food/larder';
@@ -10,19 +11,23 @@ import { find, fromCan, NOTHING, type Found } from './food-of';
 const DONE =
   '(?:pan-?|stir-?|dry-?|shallow-?|deep-?)?(?:fried|sauté?ed|sauteed|roasted|toasted|tossed|softened|wilted|braised|marinated|browned|coated|dressed|rolled|dipped|cooked|massaged|brushed|rubbed|glazed|stuffed|filled|spread|topped|mixed|whisked|blended|mashed|crushed|thinned|loosened|let down|sweetened|seasoned|sprinkled|drizzled|sprayed|moistened|caramelised|caramelized|ground|beaten|ground up|worked|charred|griddled|grilled|baked|crisped|simmered|poached|soaked|served|finished|creamed|bound|sweated|[a-z]{3,}(?<!\\b(?:dri|cann|tinn|jarr|pack|preserv|bottl|pickl|cur|sold|load|want|need|dress|season|flavour|flavor|enrich|fortifi|sweeten|serv))ed)';
 
-const WITH = new RegExp(
-  `\\b${DONE}(?:\\s+(?:\\w+ly|overnight|first|together|well))?(?:\\s+(?:to|into) an? [a-z]+)?\\s+(?:in|with)\\s+([^,;()]+)`,
-  'gi',
+const WITH = pattern(
+  new RegExp(
+    `\\b${DONE}(?:\\s+(?:\\w+ly|overnight|first|together|well))?(?:\\s+(?:to|into) an? [a-z]+)?\\s+(?:in|with)\\s+([^,;()]+)`,
+    'gi',
+  ),
 );
 /** "black beans with a bit of broth": more than the name. */
-const WITH_SOME =
-  /\swith\s+((?:an? (?:good |small |little |tiny )?(?:bit|little|splash|dash|drizzle|few|touch|spoonful|squeeze|knob|handful|pinch|dollop|sprinkle|sprinkling|ladle|ladleful)\b(?: of)?|some|\d|half an?)\s?[^,;()]*)/gi;
-const PLUS = /(?:^|[,(+;]\s*|\s)(?:plus|,\s*and|and also)\s+([^,;()]+)/gi;
+const WITH_SOME = pattern(
+  /\swith\s+((?:an? (?:good |small |little |tiny )?(?:bit|little|splash|dash|drizzle|few|touch|spoonful|squeeze|knob|handful|pinch|dollop|sprinkle|sprinkling|ladle|ladleful)\b(?: of)?|some|\d|half an?)\s?[^,;()]*)/gi,
+);
+const PLUS = pattern(/(?:^|[,(+;]\s*|\s)(?:plus|,\s*and|and also)\s+([^,;()]+)/gi);
 /** "+ 1 tin kidney", "+ 2 cardamom": a further amount. */
-const PLUS_SIGN = /(?:^|\s)\+\s+([^,;()+]+)/g;
-const SALTED_WATER =
-  /(?:\b(?:boiled|cooked|blanched|simmered) )?\bin (?:well |lightly |plenty of |a pot of |boiling )*salted (?:boiling )?water/i;
-const BUTTERED = /(?:^|[\s,(])(buttered|oiled|salted|sugared)(?=[\s,)]|$)/gi;
+const PLUS_SIGN = pattern(/(?:^|\s)\+\s+([^,;()+]+)/g);
+const SALTED_WATER = pattern(
+  /(?:\b(?:boiled|cooked|blanched|simmered) )?\bin (?:well |lightly |plenty of |a pot of |boiling )*salted (?:boiling )?water/i,
+);
+const BUTTERED = pattern(/(?:^|[\s,(])(buttered|oiled|salted|sugared)(?=[\s,)]|$)/gi);
 const FOOD_OF: Readonly<Record<string, string>> = {
   buttered: 'butter',
   oiled: 'oil, for greasing',
@@ -30,8 +35,9 @@ const FOOD_OF: Readonly<Record<string, string>> = {
   sugared: 'sugar',
 };
 /** Words that end what a phrase names: a time, a further step, a purpose. */
-const ENDS =
-  /\s+(?:until|till|for (?:\d|a |an |the |about )|then|before|after|while|over|on|at|so that|if|when|overnight|instead|to (?:coat|dust|thicken|bind|finish|serve|taste|garnish|loosen|top|sprinkle|drizzle|spread|dip))\b.*$/i;
+const ENDS = pattern(
+  /\s+(?:until|till|for (?:\d|a |an |the |about )|then|before|after|while|over|on|at|so that|if|when|overnight|instead|to (?:coat|dust|thicken|bind|finish|serve|taste|garnish|loosen|top|sprinkle|drizzle|spread|dip))\b.*$/i,
+);
 /** "1 lime, zest and juice": of the line's own fruit. */
 const OWN_PART = /^(?:the )?(?:juice|zest|rind|peel)$/i;
 /** Another line's food, spoken of again. */
@@ -39,25 +45,30 @@ const ELSEWHERE =
   /^(?:the|that|this|these|those|its|their|any|remaining|reserved|rest|same|half the|some of the|more|extra)\b/i;
 
 /** "sliced and 2 tbsp oil": what comes behind a preparation. */
-const AND = /\s(?:and|&)\s+([^,;()]+)/gi;
+const AND = pattern(/\s(?:and|&)\s+([^,;()]+)/gi);
 const MEASURE =
   'tbsp|tbsps|tablespoons?|tsp|tsps|teaspoons?|cups?|ml|dl|g|kg|oz|fl oz|lb|lbs|pints?|litres?|l';
 const VESSEL =
   'tins?|cans?|jars?|packs?|packets?|bags?|cartons?|handfuls?|pinch(?:es)?|cloves?|slices?|blocks?|bunch(?:es)?|splash(?:es)?|drizzles?|knobs?';
-const COUNTED = new RegExp(
-  `^(?:about |some )?(?:\\d|[½⅓⅔¼¾⅛]|half an?\\b|an? (?=(?:tbsp|tsp|cup|tablespoon|teaspoon|${VESSEL})\\b))[^a-z]*(?:${MEASURE}|${VESSEL})\\b|^one (?:(?:${VESSEL}) )?of\\b`,
-  'i',
+const COUNTED = pattern(
+  new RegExp(
+    `^(?:about |some )?(?:\\d|[½⅓⅔¼¾⅛]|half an?\\b|an? (?=(?:tbsp|tsp|cup|tablespoon|teaspoon|${VESSEL})\\b))[^a-z]*(?:${MEASURE}|${VESSEL})\\b|^one (?:(?:${VESSEL}) )?of\\b`,
+    'i',
+  ),
 );
 /** A segment behind a comma that is a food and nothing else. */
-const ALONE =
-  /,\s*((?:an? (?:little|drizzle of|splash of|bit of|pinch of|knob of) |some )?[a-z][a-z -]{2,28}?)\s*(?=,|;|$)/gi;
+const ALONE = pattern(
+  /,\s*((?:an? (?:little|drizzle of|splash of|bit of|pinch of|knob of) |some )?[a-z][a-z -]{2,28}?)\s*(?=,|;|$)/gi,
+);
 /** Kinds that a cook adds in passing. */
 const SEASONS = new Set<string>([...ADDED_KINDS, 'condiment', 'stock']);
 
 /** A further amount behind a comma: "2 tbsp mayo, 3 tbsp of that sauce"; what it counts must be understood too. */
-const AMOUNT = new RegExp(
-  `[,;]\\s*(?:and\\s+)?((?:\\d+[\\d./½⅓⅔¼¾⅛ -]*|[½⅓⅔¼¾⅛]|half an?|an?)\\s*(?:${MEASURE}|cans?|tins?|cloves?|heaped \\w+|level \\w+)\\b\\.?\\s+(?:of\\s+)?[a-z][^,;()]*)`,
-  'gi',
+const AMOUNT = pattern(
+  new RegExp(
+    `[,;]\\s*(?:and\\s+)?((?:\\d+[\\d./½⅓⅔¼¾⅛ -]*|[½⅓⅔¼¾⅛]|half an?|an?)\\s*(?:${MEASURE}|cans?|tins?|cloves?|heaped \\w+|level \\w+)\\b\\.?\\s+(?:of\\s+)?[a-z][^,;()]*)`,
+    'gi',
+  ),
 );
 /** Words behind an amount that speak of the line's own food. */
 const OF_ITSELF =
@@ -65,7 +76,10 @@ const OF_ITSELF =
 /** "plus 2 tbsp of its juice": the liquid of the line's own food. */
 const ITS_LIQUID = /\s+(?:of )?(?:its|their|the) (?:own )?(juice|brine|liquid|liquor|syrup|oil|water)\b/i;
 /** "plus 2 tbsp for dusting": more of the line's own food. */
-const MORE_OF_IT = /^((?:\d+[\d./½⅓⅔¼¾⅛ -]*|[½⅓⅔¼¾⅛]|an?)\s*[a-z]+\.?)\s*(?:(?:more|extra|for|to)\b.*)?$/i;
+const MORE_OF_IT = new RegExp(
+  `^((?:\\d+[\\d./½⅓⅔¼¾⅛ -]*|[½⅓⅔¼¾⅛]|an?)\\s*(?:${MEASURE}|${VESSEL}|more|extra)\\b\\.?)\\s*(?:(?:more|extra|for|to)\\b.*)?$`,
+  'i',
+);
 
 /** A food that a line brings beside its own: "fried in 2 tbsp butter". */
 export interface TailFood {
@@ -79,7 +93,7 @@ const LENT = 0.95;
 
 /** What an amount of its own names; a food that is not known is not passed over. */
 function amountIn(phrase: string, larder: Larder, of = ''): TailFood[] {
-  const plain = phrase.replace(ENDS, '').trim();
+  const plain = ENDS.replace(phrase, '').trim();
   const line = readLineWords(of ? plain.replace(ITS_LIQUID, ` ${of.split(' ').at(-1)} $1`) : plain);
   const [words] = line.foods;
   if (line.none || !words?.food || words.measures.length === 0) return [];
@@ -96,8 +110,7 @@ function amountIn(phrase: string, larder: Larder, of = ''): TailFood[] {
 }
 
 function foodsIn(phrase: string, larder: Larder): TailFood[] {
-  return phrase
-    .replace(ENDS, '')
+  return ENDS.replace(phrase, '')
     .split(/\s+(?:and|&)\s+|\s*,\s*/)
     .flatMap((part): TailFood[] => {
       if (ELSEWHERE.test(part.trim())) return [];
@@ -124,7 +137,7 @@ const boughtSalted = (words: FoodWords, larder: Larder): boolean =>
 export function withoutTail(words: FoodWords, larder: Larder): FoodWords {
   const strip = (text: string) =>
     [WITH, WITH_SOME, PLUS, PLUS_SIGN, SALTED_WATER, BUTTERED]
-      .reduce((t, pattern) => t.replace(pattern, ' '), text)
+      .reduce((t, said) => said.replace(t, ' '), text)
       .replace(/\s+(?:and|then)\s*$/, '')
       .trim();
   const food = strip(words.food);
@@ -146,7 +159,7 @@ export function withoutTail(words: FoodWords, larder: Larder): FoodWords {
  */
 export function tailFoods(text: string, own: readonly FoodWords[], larder: Larder): TailFood[] {
   // what to look for on the packet is no food of the line; places stay true
-  const lower = text.toLowerCase().replace(TO_CHECK, (said: string) => ' '.repeat(said.length));
+  const lower = TO_CHECK.replace(text.toLowerCase(), (said) => ' '.repeat(said.length));
   const first = own[0]?.food ?? '';
   const at = first ? lower.indexOf(first) : -1;
   const from = at < 0 ? 0 : at + first.length;
@@ -174,11 +187,11 @@ export function tailFoods(text: string, own: readonly FoodWords[], larder: Larde
     if (OWN_PART.test(phrase.trim())) return;
     put(COUNTED.test(phrase) ? amountIn(phrase, larder, first) : foodsIn(phrase, larder));
   };
-  for (const pattern of [WITH, WITH_SOME, PLUS, AND])
-    for (const m of tail.matchAll(pattern)) add(m[1] ?? '', m.index + m[0].length - (m[1] ?? '').length);
-  for (const m of tail.matchAll(PLUS_SIGN))
+  for (const joined of [WITH, WITH_SOME, PLUS, AND])
+    for (const m of joined.all(tail)) add(m[1] ?? '', m.index + m[0].length - (m[1] ?? '').length);
+  for (const m of PLUS_SIGN.all(tail))
     if (COUNTED.test(m[1] ?? '') || /^\d/.test(m[1] ?? '')) add(m[1] ?? '', m.index + 2);
-  for (const m of tail.matchAll(ALONE)) {
+  for (const m of ALONE.all(tail)) {
     // "cooked in water not stock"
     const phrase = (m[1] ?? '').replace(/\b(?:not|no|never|nor|without)\b.*$/i, '').trim();
     if (/^or\b/i.test(phrase)) continue;
@@ -191,12 +204,12 @@ export function tailFoods(text: string, own: readonly FoodWords[], larder: Larde
       ),
     );
   }
-  for (const m of lower.slice(Math.max(0, from - 1)).matchAll(AMOUNT))
+  for (const m of AMOUNT.all(lower.slice(Math.max(0, from - 1))))
     for (const food of amountIn(m[1] ?? '', larder, first)) put([food]);
   const more = MORE_OF_IT.exec(/\bplus\s+([^,;()]+)/i.exec(tail)?.[1] ?? '')?.[1];
   if (more && first) out.push(...amountIn(`${more} ${first}`, larder));
   if (SALTED_WATER.test(tail)) out.push(...saltOfWater(larder));
-  for (const m of tail.matchAll(BUTTERED))
+  for (const m of BUTTERED.all(tail))
     if (m[1] !== 'salted' || !own.some((o) => /\bsalted\b/.test(o.notes)))
       add(FOOD_OF[m[1] ?? ''] ?? '', m.index);
   return out;

@@ -1,4 +1,4 @@
-import { pattern } from '@/core/pattern/pattern';
+import { pattern, type Pattern } from '@/core/pattern/pattern';
 import { foodOfName } from '@/core/food/find';
 import { tokens } from '@/core/food/tokens';
 import { readUnit, VAGUE } from '@/core/measure/units';
@@ -52,39 +52,53 @@ const OPTIONAL = pattern(
   /\boptional(?:ly)?\b|^\s*(?:sometimes|occasionally|now and then|on a good day)\b|\bif (?:you(?:'d)? )?(?:like|desired|liked|wanted|want|using|fancy|have (?:it|some|any))\b|\bif there(?: is|'s) (?:any|some)\b/,
 );
 /** "stock to cover, maybe a litre": what for, and no part of the name. */
-const TO_COVER =
-  /\s+to (?:just |barely )?cover\b(?: (?:everything|it|them|the [a-z]+|by [a-z0-9 ]+?(?=,|$)))?/;
+const TO_COVER = pattern(
+  /\s+to (?:just |barely )?cover\b(?: (?:everything|it|them|the [a-z]+|by [a-z0-9 ]+?(?=,|$)))?/,
+);
 /** "about 1 cm in the pan": how deep, and no amount. */
-const HOW_DEEP =
-  /,?\s*(?:about |roughly )?\d[\d.]{0,4} ?(?:cm|mm|inch(?:es)?|") (?:deep |of it )?(?:in|up|of) the (?:pan|pot|wok)\b/;
-const IF_ANY = /,?\s*\bif (?:there(?: is|'s) (?:any|some)|you (?:have (?:it|some|any)|want|fancy(?: it)?))\b/;
+const HOW_DEEP = pattern(
+  /,?\s*(?:about |roughly )?\d[\d.]{0,4} ?(?:cm|mm|inch(?:es)?|") (?:deep |of it )?(?:in|up|of) the (?:pan|pot|wok)\b/,
+);
+const IF_ANY = pattern(
+  /,?\s*\bif (?:there(?: is|'s) (?:any|some)|you (?:have (?:it|some|any)|want|fancy(?: it)?))\b/,
+);
 /** "the size of a walnut", "for the pita": no part of the food's name. */
-const SIZE_OF =
-  /,?\s*\b(?:about |roughly )?the size of (?:an? |your )?[a-z]+\b|\b(?!(?:small|medium|large|thumb|bite|family|of|same)\b)[a-z]+[- ]siz(?:ed|e)\b/;
+const SIZE_OF = pattern(
+  /,?\s*\b(?:about |roughly )?the size of (?:an? |your )?[a-z]+\b|\b(?!(?:small|medium|large|thumb|bite|family|of|same)\b)[a-z]+[- ]siz(?:ed|e)\b/,
+);
 /** "a little avocado", "a bit of tofu": an amount not said; "a little splash of it" is one. */
-const A_LITTLE =
-  /^\s*(?:just )?an? (?:(?:wee|tiny|little) )?(?:little|bit|touch|tad)(?: (?:bit|more|extra|less))?(?: of)?(?: the)? +(?!than\b|over\b|under\b)(?=[a-z])/;
+const A_LITTLE = pattern(
+  /^\s*(?:just )?an? (?:(?:wee|tiny|little) )?(?:little|bit|touch|tad)(?: (?:bit|more|extra|less))?(?: of)?(?: the)? +(?!than\b|over\b|under\b)(?=[a-z])/,
+);
 /** "water the mushrooms soaked in": what a food was before is no part of its name. */
-const WAS =
-  /(?<=[a-z])\s+(?:(?:that|which) (?:the )?|the )[a-z]+(?: (?:was|were|have been|had been))? (?:soaked|cooked|boiled|steeped|simmered) in\b/;
-const FOR_PART =
-  /\s+for (?:(?:the|each|our|my) [a-z]+(?: [a-z]+)?|(?!(?:one|two|three|four|five|six|seven|eight|nine|ten|twelve|me|us|all|each|every|everyone|everybody|a|an|the|about|at)\b)[a-z]+)\s*$/;
+const WAS = pattern(
+  /(?<=[a-z])\s+(?:(?:that|which) (?:the )?|the )[a-z]+(?: (?:was|were|have been|had been))? (?:soaked|cooked|boiled|steeped|simmered) in\b/,
+);
+const FOR_PART = pattern(
+  /\s+for (?:(?:the|each|our|my) [a-z]+(?: [a-z]+)?|(?!(?:one|two|three|four|five|six|seven|eight|nine|ten|twelve|me|us|all|each|every|everyone|everybody|a|an|the|about|at)\b)[a-z]+)\s*$/,
+);
 /** "salt for the cucumbers, rinsed off": where it goes, before what is said of it. */
 const FOR_PLACE = /(?<=[a-z])\s+for (?:the|each|our|my) [a-z]+(?: [a-z]+)?$/;
-const TO_TASTE = /\b(?:or )?(?:to|for|as per) taste\b|\bto your taste\b|\bto your liking\b|\bor to taste\b/;
-const PLUS_MORE =
-  /[,(;+&]?\s*\b(?:plus|and|with) (?:a (?:little|bit|few|splash) )?(?:some )?(?:more|extra)\b([^)]*)\)?|,\s*(?:and )?extra (?:for|to)\b([^)]*)|[,(]\s*(?:or )?more (?:if|to taste|as needed|when|as you|at the table|on top|on the side|to serve|for|later)\b([^)]*)\)?/;
+const TO_TASTE = pattern(
+  /\b(?:or )?(?:to|for|as per) taste\b|\bto your taste\b|\bto your liking\b|\bor to taste\b/,
+);
+const PLUS_MORE = pattern(
+  /[,(;+&]?\s*\b(?:plus|and|with) (?:a (?:little|bit|few|splash) )?(?:some )?(?:more|extra)\b([^)]*)\)?|,\s*(?:and )?extra (?:for|to)\b([^)]*)|[,(]\s*(?:or )?more (?:if|to taste|as needed|when|as you|at the table|on top|on the side|to serve|for|later)\b([^)]*)\)?/,
+);
 /** "1 tsp tamari to start", "salt – start with ¼ tsp", "½ tsp, then more": so much at first, how much in the end is not said. */
-const STARTS =
-  /[,(;–-]?\s*\b(?:just )?(?:to (?:start|begin)(?: (?:with|off))?|at (?:first|the start)|as a start|for (?:a )?starters?|initially)\b(?:[^)]*\)|[,;].*$)?|[,(;]\s*(?:start|begin)(?:ning|ing)?\s+(?:low|small|there|here|with (?:that|this|less))\b.*$|[,;]\s*then (?:add )?(?:some )?(?:more\b.*|to taste\b.*)$|\b(?:and )?(?:work|go|build)(?:ing)? (?:it )?up\b.*$/;
-const STARTS_WITH =
-  /(?:^|[,(;:–-]|(?<=[a-z]))\s*(?:start|begin)(?:ning|ing)?\s+(?:low |off )?(?:with|at|from)\s+(?:just )?(?=[\d½¼¾⅓⅔⅛]|an? |half|one|two)/;
+const STARTS = pattern(
+  /[,(;–-]?\s*\b(?:just )?(?:to (?:start|begin)(?: (?:with|off))?|at (?:first|the start)|as a start|for (?:a )?starters?|initially)\b(?:[^)]*\)|[,;].*$)?|[,(;]\s*(?:start|begin)(?:ning|ing)?\s+(?:low|small|there|here|with (?:that|this|less))\b.*$|[,;]\s*then (?:add )?(?:some )?(?:more\b.*|to taste\b.*)$|\b(?:and )?(?:work|go|build)(?:ing)? (?:it )?up\b.*$/,
+);
+const STARTS_WITH = pattern(
+  /(?:^|[,(;:–-]|(?<=[a-z]))\s*(?:start|begin)(?:ning|ing)?\s+(?:low |off )?(?:with|at|from)\s+(?:just )?(?=[\d½¼¾⅓⅔⅛]|an? |half|one|two)/,
+);
 const AT_A_TIME = pattern(/^[^\d½¼¾]*[\d½¼¾][^,;]{0,24}\bat a time\b.*$/);
-const TIMES_OVER = /,?\s*\bat a time\b.*$/;
-const PURPOSE =
-  /(?:,|\(|\s)\s*(in (?:the )?(?:pasta |cooking |rice |boiling |potato )?water\b(?=[^a-z]*(?:\(|,|;|$|-))|(?:for|to) (?:deep[- ]?frying|frying|coating|breading|binding|thickening|shallow frying|(?:shallow|pan|stir)[- ]fry|fry|saut[eé]ing|cooking|cook|the pan|the skillet|browning|greasing|grease|oiling|brushing|brush|lining|spraying|the tin|the tray|drizzling|drizzle|finishing|finish|serving|serve|garnish(?:ing)?|sprinkling|sprinkle|scattering|scatter|dusting|topping|top|decorating|decorate|the (?:pasta |cooking )?water|pasta water|boiling|the pot|blanching|rolling|kneading|loosen|loosening|thin|thinning|dilute|let down|slacken))\b/;
+const TIMES_OVER = pattern(/,?\s*\bat a time\b.*$/);
+const PURPOSE = pattern(
+  /(?:,|\(|\s)\s*(in (?:the )?(?:pasta |cooking |rice |boiling |potato )?water\b(?=[^a-z]*(?:\(|,|;|$|-))|(?:for|to) (?:deep[- ]?frying|frying|coating|breading|binding|thickening|shallow frying|(?:shallow|pan|stir)[- ]fry|fry|saut[eé]ing|cooking|cook|the pan|the skillet|browning|greasing|grease|oiling|brushing|brush|lining|spraying|the tin|the tray|drizzling|drizzle|finishing|finish|serving|serve|garnish(?:ing)?|sprinkling|sprinkle|scattering|scatter|dusting|topping|top|decorating|decorate|the (?:pasta |cooking )?water|pasta water|boiling|the pot|blanching|rolling|kneading|loosen|loosening|thin|thinning|dilute|let down|slacken))\b/,
+);
 const EACH_OF = pattern(/^\s*(?:each(?: of)?|of each(?: of)?)\b(?:\s*:)?\s*(?=[a-zà-ÿ])/);
-const FROM_CONTAINER = /\b(?:from|out of) (?:an?|the) (can|tin|jar|packet|carton|bag|bottle)\b/;
+const FROM_CONTAINER = pattern(/\b(?:from|out of) (?:an?|the) (can|tin|jar|packet|carton|bag|bottle)\b/);
 /** A weight behind a comma: "1 cauliflower, 800 g", "3 carrots, 100 g each". */
 const WEIGHS = pattern(
   /^\s*((?:about |roughly |approx\.? )?\d[\d.,]*\s*(?:g|kg|oz|lb|kilos?|grams?|pounds?|lbs)\b(?:\s+each|\s+apiece)?)(?:\s+or so)?(?:\s+(?:total|in all|altogether|peeled|unpeeled|prepared|trimmed|raw|uncooked|before baking)(?:\s+weight)?)?\s*(?:,|$)/,
@@ -94,11 +108,13 @@ const WEIGHT_LAST = pattern(/\s+((?:about |roughly |ca\.? )?\d[\d.]*\s*(?:g|kg|o
 const OWN_LIQUID =
   /\s+(?:and|with|plus|including)\s+(?:all )?(?:liquid|liquor)\b|\s+(?:and|with|plus|in|including)\s+(?:all )?(?:(?:its|their|the)\s+(?:own )?|(?<=in )(?:natural |own )?)(?:liquid|juices?|brine|water|liquor|syrup)\b/g;
 /** "x 3", "twice": the amount so many times. */
-const TIMES =
-  /(?<!\b(?:rinsed|washed|cooked|boiled|baked|fried|sifted|drained|strained|sieved|soaked|blanched|peeled|turned|ground|minced))\s+(?:(?:x|times)\s*(\d{1,2})|(twice)|(three times))\s*$/;
+const TIMES = pattern(
+  /(?<!\b(?:rinsed|washed|cooked|boiled|baked|fried|sifted|drained|strained|sieved|soaked|blanched|peeled|turned|ground|minced))\s+(?:(?:x|times)\s*(\d{1,2})|(twice)|(three times))\s*$/,
+);
 /** "+ 1 tsp", "plus another ¼ tsp", "then 2 more": more of the same food. */
-const AND_MORE =
-  /[\s,;]*(?:\+|\bplus\b|\b(?:and )?then\b)\s*((?:another |a further |an extra )?(?:\d|½|half|an? |one|two|three|four)[^,;()+]{0,40})$/;
+const AND_MORE = pattern(
+  /[\s,;]*(?:\+|\bplus\b|\b(?:and )?then\b)\s*((?:another |a further |an extra )?(?:\d|½|half|an? |one|two|three|four)[^,;()+]{0,40})$/,
+);
 /** "NO butter", "without any oil": it is said that none goes in; "no salt added beans" are beans. */
 const REFUSED = pattern(
   /^\s*(?:absolutely |definitely )?(?:no|without(?: any)?|skip(?: the)?|not any)\s+(?=[a-z\d½¼¾⅓⅔])(?!(?:need|added|salt|sugar|oil|sodium|fat|knead|cook|bake|churn|mayo)\b[ -]+(?!(?:no|and|or|nor|in|at|on|for|here|whatsoever|apart|except|but|today|please|needed|required)\b)[a-z])/i,
@@ -134,12 +150,13 @@ function turnArrow(text: string): string {
 }
 
 /** "juice 2 lemons", "zest half an orange": without "of". */
-const BARE_JUICE =
-  /^(\s*(?:the )?(?:juice|zest|rind)(?: (?:and|&|\+) (?:juice|zest))?) (?=(?:about )?(?:\d|[½¼¾⅓⅔]|half\b|an? |one\b|two\b|three\b))/;
+const BARE_JUICE = pattern(
+  /^(\s*(?:the )?(?:juice|zest|rind)(?: (?:and|&|\+) (?:juice|zest))?) (?=(?:about )?(?:\d|[½¼¾⅓⅔]|half\b|an? |one\b|two\b|three\b))/,
+);
 
 /** "juice of half a lemon" → "half lemon juice": the measure goes first. */
 function turnJuice(text: string): { text: string; zest: boolean } {
-  const of = text.replace(BARE_JUICE, '$1 of ');
+  const of = BARE_JUICE.replace(text, '$1 of ');
   if (of !== text) return turnJuice(of);
   const m = JUICE.exec(text);
   if (!m || m.index > 24) return { text, zest: false };
@@ -247,13 +264,14 @@ const isArticle = (m: Measure): boolean => m.unit === null && m.each === null &&
 const isFood = (words: string): boolean => foodOfName(tokens(words)) !== undefined;
 const AMOUNT_OPENS = /(?<![^\s(])(?=\d|[½⅓⅔¼¾⅛]|(?:half|two|three|four|five|six)\s|an?\s)/g;
 /** A spoon that is only praised: "another tbsp", "full tsp". */
-const PRAISED =
-  /^\s*(?:(?:another|one more|full|whole|single|proper|decent|nice|lovely|big)\s+)+(?=(?:tbsps?|tsps?|tablespoons?|teaspoons?|cups?|mugs?)\b)/;
+const PRAISED = pattern(
+  /^\s*(?:(?:another|one more|full|whole|single|proper|decent|nice|lovely|big)\s+)+(?=(?:tbsps?|tsps?|tablespoons?|teaspoons?|cups?|mugs?)\b)/,
+);
 const MOST_WORDS_BEFORE = 5;
 
 /** An amount in the middle of a food's words, behind others that name no food; null where none stands there. */
 function amountInside(words: string): { measures: readonly Measure[]; food: string } | null {
-  const praised = words.replace(PRAISED, '1 ');
+  const praised = PRAISED.replace(words, '1 ');
   for (const { index } of praised.matchAll(AMOUNT_OPENS)) {
     const before = praised.slice(0, index).trim().split(/\s+/).filter(Boolean);
     if (before.length > MOST_WORDS_BEFORE) return null;
@@ -399,8 +417,8 @@ export function readLineWords(line: string): LineWords {
       ? `that is the start, more goes in to taste${AT_A_TIME.test(text) ? ', so much at a time' : ''}`
       : null;
   const purpose = PURPOSE.exec(more ? text.slice(0, more.index) : text)?.[1] ?? null;
-  const strip = (pattern: RegExp | RegExpExecArray) => {
-    const m = pattern instanceof RegExp ? pattern.exec(text) : pattern;
+  const strip = (found: Pattern | RegExp | RegExpExecArray) => {
+    const m = 'exec' in found ? found.exec(text) : found;
     if (!m) return;
     const gap = ' '.repeat(m[0].length);
     text = text.slice(0, m.index) + gap + text.slice(m.index + m[0].length);

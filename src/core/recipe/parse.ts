@@ -1,6 +1,7 @@
 import { pattern } from '@/core/pattern/pattern';
 import { withBareGrams } from './bare-grams';
 import { remember } from '@/core/memo';
+import { withoutSenders } from './chat';
 import { clean } from './clean';
 import { countedList } from './counted-list';
 import { SURE } from '@/core/food/find';
@@ -128,7 +129,7 @@ class Parser {
   private section: string | null = null;
 
   constructor(private readonly source: string) {
-    this.raws = unwrapped([...linesOf(source)]);
+    this.raws = unwrapped(withoutSenders([...linesOf(source)]));
   }
 
   parse(): Recipe {

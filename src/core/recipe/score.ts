@@ -5,15 +5,21 @@ import { readUnit } from '@/core/measure/units';
 import { remember } from '@/core/memo';
 import { clean } from './clean';
 
-const IMPERATIVES =
-  "add|adjust|allow|arrange|assemble|bake|baste|beat|blanch|blend|blitz|boil|bring|broil|brown|brush|bring|char|check|chill|chop|coat|combine|cook|cool|core|cover|cream|crumble|crush|cube|cut|deglaze|dice|dip|discard|dissolve|divide|drain|drizzle|drop|dry|dust|eat|empty|enjoy|fill|finish|first|flip|fluff|fold|freeze|fry|garnish|gently|get|give|grate|grease|grill|grind|halve|heat|in|increase|keep|knead|ladle|layer|leave|let|lift|line|lower|make|marinate|mash|massage|measure|meanwhile|melt|microwave|mince|mix|move|now|once|oil|peel|pile|place|poach|pop|pound|pour|prepare|preheat|press|pressure|puree|push|put|replace|swap|substitute|quarter|reduce|refrigerate|reheat|remove|repeat|reserve|rest|return|reheat|rinse|roast|roll|rub|salt|saute|sauté|scatter|scoop|score|scrape|scrub|sear|season|separate|serve|set|shake|shape|shred|sift|simmer|skim|slice|slide|smash|soak|soften|spoon|spray|spread|sprinkle|squeeze|stack|start|steam|steep|stew|stir|store|strain|strip|stuff|sweat|sweeten|swirl|switch|take|taste|tear|then|thin|tip|to|toast|top|toss|transfer|trim|turn|unmould|use|using|wait|warm|wash|wet|when|while|whip|whisk|whizz|wilt|wipe|with|wrap|zest|after|as|at|before|carefully|finally|next|if|you|turn|dump|throw|chuck|whack|bung|fire|do|don't|dont|never|always|no|begin|process|pulse|cool|submerge|stand|tuck|thread|skewer|rehydrate|open|lay|bash|sprinkle|scramble|hold|keep|just|it|this|we|i";
-const STEP_START = pattern(new RegExp(`^(?:${IMPERATIVES})\\b(?!\\s*[:,]?\\s*$)`, 'i'));
+const IMPERATIVES = new Set(
+  "add|adjust|allow|arrange|assemble|bake|baste|beat|blanch|blend|blitz|boil|bring|broil|brown|brush|bring|char|check|chill|chop|coat|combine|cook|cool|core|cover|cream|crumble|crush|cube|cut|deglaze|dice|dip|discard|dissolve|divide|drain|drizzle|drop|dry|dust|eat|empty|enjoy|fill|finish|first|flip|fluff|fold|freeze|fry|garnish|gently|get|give|grate|grease|grill|grind|halve|heat|in|increase|keep|knead|ladle|layer|leave|let|lift|line|lower|make|marinate|mash|massage|measure|meanwhile|melt|microwave|mince|mix|move|now|once|oil|peel|pile|place|poach|pop|pound|pour|prepare|preheat|press|pressure|puree|push|put|replace|swap|substitute|quarter|reduce|refrigerate|reheat|remove|repeat|reserve|rest|return|reheat|rinse|roast|roll|rub|salt|saute|sauté|scatter|scoop|score|scrape|scrub|sear|season|separate|serve|set|shake|shape|shred|sift|simmer|skim|slice|slide|smash|soak|soften|spoon|spray|spread|sprinkle|squeeze|stack|start|steam|steep|stew|stir|store|strain|strip|stuff|sweat|sweeten|swirl|switch|take|taste|tear|then|thin|tip|to|toast|top|toss|transfer|trim|turn|unmould|use|using|wait|warm|wash|wet|when|while|whip|whisk|whizz|wilt|wipe|with|wrap|zest|after|as|at|before|carefully|finally|next|if|you|turn|dump|throw|chuck|whack|bung|fire|do|don't|dont|never|always|no|begin|process|pulse|cool|submerge|stand|tuck|thread|skewer|rehydrate|open|lay|bash|sprinkle|scramble|hold|keep|just|it|this|we|i".split(
+    '|',
+  ),
+);
+/** What stands behind the deed in the imperative that opens a row; null where none does. */
+function behindDeed(text: string): string | null {
+  const word = /^[a-zé]+(?:'t)?/i.exec(text)?.[0] ?? '';
+  return IMPERATIVES.has(word.toLowerCase()) ? text.slice(word.length) : null;
+}
+const startsStep = (text: string): boolean => /[^\s:,]/.test(behindDeed(text) ?? '');
 /** Words that start a step but name a food or an amount as often: they need more than a beginning. */
 const EITHER = pattern(
   /^(?:juice|salt|oil|butter|dry|brown|cream|roast|no|to|with|core|top|cool|dust|line|press|if|as|i|crumble|toast|zest|roll|mash|puree|stew|mince|wrap|drop|strip|pop|stock|rest|you|it|this|we|first|using|use|squeeze|dash|splash|sprinkle|drizzle|grind|blend|mix|spray|skewer|spread|dip|wet|warm|char|at|in|stuff|quarter|half|halve|score|just)\b/i,
 );
-const ONLY_DEED = pattern(new RegExp(`^(?:${IMPERATIVES})[.!]?$`, 'i'));
-const ANY_DEED = pattern(new RegExp(`^(?:${IMPERATIVES})\\b`, 'i'));
 const STEP_INSIDE = pattern(
   /\b(?:until|minutes?|mins?|°|degrees|oven|then|hours?|meanwhile|bring to|preheat|heat|stir|simmer|set aside)\b/i,
 );
@@ -102,12 +108,8 @@ const A_HEAD = pattern(
 /** "these get roasted together": where what stands above goes. */
 export const GO_SOMEWHERE =
   /^(?:these|those|they|all|all of it|everything|both|(?:the )?[a-z]{3,}s)\s+(?:all )?(?:get|go|start|sit|join|follow)\s+(?:in|on|under|over|back|out|into|to|with|last|first|next|together|roasted|cooked|boiled|fried|baked|grated|chopped|steamed)\b/i;
-const DEED_ON_IT = pattern(
-  new RegExp(
-    `^(?:${IMPERATIVES})\\s+(?:some|it|them|each|everything|all|both|half of (?:it|them)|the (?:lot|rest|mix(?:ture)?))\\b`,
-    'i',
-  ),
-);
+const ON_IT =
+  /^\s+(?:some|it|them|each|everything|all|both|half of (?:it|them)|the (?:lot|rest|mix(?:ture)?))\b/i;
 const SLIDES_IN = pattern(
   /^(?:about )?\d[^,.;]{3,60}\s(?:slides?|goes|go|gets?|drops?|melts?|joins?)\s(?:in|on|over|into|through|at|last|next)\b[^.]*\./i,
 );
@@ -128,13 +130,13 @@ const unmarkedScore = remember((text: string): number => {
   // "Blend; top." tells what to do and nothing else
   if (
     /^[A-Z][a-z]+(?:(?:[;,]| and|[;,] and) [a-z]+){0,3}[.!](?: That's (?:it|all)[.!]?)?$/.test(cleaned) &&
-    STEP_START.test(cleaned)
+    startsStep(cleaned)
   )
     score -= 3;
   // "200C fan. All on the tray."
   if (HEAT.test(cleaned) || opensWithTime(cleaned)) score -= 6;
   // "roll some in coconut", "mash it well": a deed on what is there
-  if (DEED_ON_IT.test(cleaned)) score -= 3;
+  if (ON_IT.test(behindDeed(cleaned) ?? '')) score -= 3;
   // "180, 50 min."
   if (/^\d{3}\s?(?:[cCfF]\b)?\s*[,/-]\s*\d{1,3} ?(?:min|mins|minutes|hrs?|hours?)\b/.test(cleaned))
     score -= 6;
@@ -143,14 +145,15 @@ const unmarkedScore = remember((text: string): number => {
   if (SLIDES_IN.test(cleaned)) score -= 6;
   // "these get roasted together", "onions start in 2 tbsp of water"
   if (GO_SOMEWHERE.test(cleaned) && !startsWithAmount(cleaned)) score -= 5;
-  const told = STEP_START.test(cleaned) && !EITHER.test(cleaned);
-  if (STEP_START.test(cleaned)) score -= told ? 3 : 0.5;
+  const told = startsStep(cleaned) && !EITHER.test(cleaned);
+  if (startsStep(cleaned)) score -= told ? 3 : 0.5;
   else if (ALL_FIRST.test(cleaned)) score -= 4;
   // "Serve with rice and yoghurt" goes on telling
   if (/^serve(?:d)? (?:with|over|on|in|hot|warm|cold)\b/i.test(cleaned)) score -= 1.5;
   // "blend" alone, "mix at night eat in the morning": told without a full stop, and no food in it
-  const alone = ONLY_DEED.test(cleaned);
-  if (alone || (ANY_DEED.test(cleaned) && words >= 3)) {
+  const behind = behindDeed(cleaned);
+  const alone = behind !== null && /^[.!]?$/.test(behind);
+  if (alone || (behind !== null && words >= 3)) {
     const food = findFood(cleaned.toLowerCase().replace(/[.!]$/, ''), '', 1)[0];
     if ((food?.confidence ?? 0) < (alone ? SURE : 0.3)) score -= 3;
   }
@@ -168,7 +171,7 @@ const unmarkedScore = remember((text: string): number => {
     words <= 20 &&
     !/\.\s*$/.test(cleaned) &&
     !/^(?:serve|make|feed|yield|portion|for )/i.test(cleaned) &&
-    !STEP_START.test(cleaned)
+    !startsStep(cleaned)
   )
     score += 5;
   // "Rice: 250 g brown basmati, rinsed": a part's name, and so much of something
@@ -199,11 +202,11 @@ export const ingredientScore = (text: string, marked: boolean): number =>
   unmarkedScore(text) + (marked ? 1 : 0);
 
 /** True where a deed's word opens the row, whatever else it may name. */
-export const opensWithDeed = (text: string): boolean => ANY_DEED.test(clean(text));
+export const opensWithDeed = (text: string): boolean => behindDeed(clean(text)) !== null;
 
 /** True where words plainly tell what to do: an imperative that is no food's name as well. */
 export const startsAsStep = (text: string): boolean =>
-  OVEN_FIRST.test(text) || ALL_FIRST.test(text) || (STEP_START.test(text) && !EITHER.test(text));
+  OVEN_FIRST.test(text) || ALL_FIRST.test(text) || (startsStep(text) && !EITHER.test(text));
 /** "Everything in, water to cover": where all of it goes. */
 const ALL_FIRST = pattern(
   /^(?:everything|all of it|it all|the lot|the rest|all the rest)(?: else)?,? (?:in|into|goes|gets|on|under|together|through)\b/i,

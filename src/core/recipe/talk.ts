@@ -70,7 +70,7 @@ const SIZED_UNIT =
 
 /** "green beans 150", "tofu 300 silken": nobody counts so many; grams. */
 const NAME_GRAMS =
-  /^(?!(?:oven|bake|fan|gas|serves?|makes|feeds|page)\b)([a-z][a-z' -]{2,24}?)\s+(\d{2,4})(?:\s+(?!(?:g|kg|ml|l|oz|lbs?|grams?|tins?|cans?|cups?|tbsps?|tsps?|mins?|minutes|calories|kcal|small|medium|large|big|or|to|and|x)\b)([a-z][a-z -]{2,24}))?$/i;
+  /^(?!(?:oven|bake|fan|gas|serves?|makes|feeds|page)\b)([a-z][a-z' -]{2,24}?)(?:\s+|\s*[:=–—-]\s*)(\d{2,4})(?:\s+(?!(?:g|kg|ml|l|oz|lbs?|grams?|tins?|cans?|cups?|tbsps?|tsps?|mins?|minutes|calories|kcal|small|medium|large|big|or|to|and|x)\b)([a-z][a-z -]{2,24}))?(\s*[,(–—-]\s*(?:[a-z][^\d]*)?)?$/i;
 const FEWEST_GRAMS = 50;
 const WHICH_INSIDE =
   /^(.*?\b)(rice|basmati|pasta|spaghetti|noodles|couscous|bread|toast|rolls?|wraps?|tortillas?|pittas?|pitas?|flour)\b([^()]*)\((?:[a-z ]+, )?(brown|wholemeal|wholewheat|wholegrain)(?:, [a-z ]+)?\)/i;
@@ -192,7 +192,16 @@ function kindBefore(all: string, name: string, amount: string, kind: string, eac
     : all;
 }
 
+/** "2 tbsp vinegar + 1 tsp mustard shaken in a jar": what is done with all of it, behind the last of them. */
+const DONE_TOGETHER =
+  /(?<=[a-z)])(?<!\b(?:and|then|be|well|ly|is|are|it|them))\s+((?:shaken|whisked|stirred|mixed|blended|blitzed|whizzed|beaten|combined|pounded|pureed|puréed|warmed|heated|dissolved|thinned|loosened|muddled|tossed|let down)(?:\s+(?:in (?:an?|the|one|my|our|its) (?!water|stock|juice|oil|milk|brine|broth|vinegar|lemon|soy)[a-z]+|up|together|well|smooth|first|overnight|(?:till|until|to an?|for \d|by hand|with an? (?:fork|whisk|spoon|stick)|into an?) ?[^,;()+]*))*)\s*(?=[.!]*\s*$|[,;])/i;
+/** "200C 40 min beets": how hot and how long, before what it is. */
+const HEAT_FIRST =
+  /^\s*(?:at )?(?:\d{2,3} ?(?:°|º|degrees)? ?[CF]\b(?: ?\/ ?\d{3} ?F)?|\d{3} ?(?:°|º|degrees)|gas(?: mark)? ?\d|1[4-9]0|2[0-4]0)(?: ?(?:fan|conventional))?[,;:]?\s+(?:for )?(?:about )?\d{1,3}(?: ?[-–] ?\d{1,3})? ?(?:mins?|minutes?|hrs?|hours?|h|m)\b[.,:;]?\s+(?=[a-z])/i;
+
 const TALK = ladder([
+  rewrite(HEAT_FIRST, ''),
+  rewrite(DONE_TOGETHER, ', $1'),
   rewrite(/(?<=[a-z]{4})[.!]+\s*$/, ''),
   // "250 g oats, so 50 each": what that comes to
   rewrite(COMES_TO_EACH, '$1'),
@@ -282,7 +291,7 @@ const TALK = ladder([
         : `1 ${unit} ${name}${/^\s*[,(]/.test(rest) || !rest ? rest : `, ${rest.trim()}`}`,
   ),
   // "cucumber salad = 1 cucumber"
-  rewrite(/^\s*[a-z][a-z' -]{2,24}\s*=\s*(?=[\d½¼¾⅓⅔]|an?\b|half\b|one\b|two\b)/i, ''),
+  rewrite(/^\s*[a-z][a-z' -]{2,24}\s*=\s*(?=(?:[\d½¼¾⅓⅔]\S*|an?|half|one|two)\s+[a-z]{3})/i, ''),
   rewrite(PERCENT, ' '),
   rewrite(/(?<=\b(?:tsps?|t)\s)b\.? ?p(?:\.|owder)?(?=\s|$)/i, 'baking powder'),
   // "lemon, juice and zest of 1"
@@ -379,8 +388,8 @@ const TALK = ladder([
   // "1 vacuum pack cooked beetroot"
   rewrite(/^(\s*(?:\d+|an?|one|two|half an?)\s+)vac(?:uum)?[ -]?packe?d?s?\s+(?:of )?/i, '$1pack '),
   rewrite(/\bof (?:the|those) same (cups?|mugs?|glass(?:es)?|spoons?)\b/i, '$1'),
-  rewrite(NAME_GRAMS, (all: string, name: string, n: string, rest?: string) =>
-    Number(n) >= FEWEST_GRAMS ? `${n} g ${rest ? `${rest} ` : ''}${name}` : all,
+  rewrite(NAME_GRAMS, (all: string, name: string, n: string, rest?: string, told?: string) =>
+    Number(n) >= FEWEST_GRAMS ? `${n} g ${rest ? `${rest} ` : ''}${name}${told ?? ''}` : all,
   ),
   // "aubergines x3 sliced": so many of them
   rewrite(/^([a-z][a-z' -]{2,30}?)\s+x\s?(\d{1,2})\s+(?=[a-z&(])/i, '$2 $1, '),

@@ -436,6 +436,42 @@ function deniesAny(s: Sentence, next: ClauseSpan): boolean {
   return leavesOut || TAKES_BACK.has(next.verb.verb.id);
 }
 
+const ORIGIN = new Set(
+  'came comes come adapted based inspired started began taken stolen pinched nicked borrowed got copied lifted evolved grew descended'.split(
+    ' ',
+  ),
+);
+const SOURCES = new Set(
+  'recipe recipes book original card packet magazine label box blog article website site programme show video restaurant café cafe canteen version versions one'.split(
+    ' ',
+  ),
+);
+const LEADS_FROM = new Set(['from', 'on', 'by', 'as', 'off']);
+const CHANGES = new Set('instead added extra swapped changed replaced here now my our'.split(' '));
+/** "from an old recipe, but with my 2 tbsp tahini": what is told is how it is made here. */
+function changesIt({ tokens, to }: Sentence, from: number): boolean {
+  const behind = tokens.slice(from, to).map((t) => t.word);
+  const at = behind.indexOf('with');
+  return at >= 0 && behind.slice(at).some((w) => CHANGES.has(w));
+}
+/** "this came from a magazine that wanted half a cup of oil": what the dish was where it comes from. */
+function isItsOrigin(s: Sentence, from: number): boolean {
+  const said = s.tokens.slice(anewFrom(s, from), from).map((t) => t.word);
+  const origin = said.findIndex(
+    (w, k) => ORIGIN.has(w) && said.slice(k + 1, k + 3).some((next) => LEADS_FROM.has(next)),
+  );
+  if (origin < 0) return false;
+  const source = said.findIndex((w, k) => k > origin && SOURCES.has(w));
+  const behind = source < 0 ? [] : said.slice(source);
+  const which = behind.findIndex((w) => ['that', 'which', 'who', 'where', 'with'].includes(w));
+  return (
+    which >= 0 &&
+    !behind.slice(0, which).includes(',') &&
+    !behind.slice(which).some((w) => PRESENT_SUBJECTS.has(w)) &&
+    !changesIt(s, s.from)
+  );
+}
+
 /**
  * What another cook's, a guest's or a book's way means for what it names: told in the past it is a remark; told of now
  * somebody may do it here too, so it is optional.
@@ -446,7 +482,7 @@ export function othersWay(s: Sentence, c: ClauseSpan, from: number): 'remark' | 
   if (onTheirs(s, c, from) || someoneHas(s, c)) return 'optional';
   if (isSomeOfUs(s, c)) return 'optional';
   if (anewFrom(s, from) === s.from && isSeenElsewhere(null, s)) return 'remark';
-  if (isTheirDish(s, c, from)) return 'remark';
+  if (isTheirDish(s, c, from) || isItsOrigin(s, from)) return 'remark';
   const listed = othersAt(s, c);
   const ours = s.clauses.slice(s.clauses.indexOf(c) + 1).some((next) => saysOurs(s, next.from));
   const at = listed < 0 && ours ? namedOther(s, c) : listed;
@@ -707,7 +743,8 @@ export const isRemark = rememberPart((s: Sentence, c: ClauseSpan): boolean => {
     const remark = REMARKS.has(s.tokens, own.from, own.to);
     // "half a teaspoon does most people" is enough for them
     const feeds = ENOUGH_FOR.has(wordAt(s.tokens, remark - 1)) && wordAt(s.tokens, remark + 1) === 'people';
-    if (remark >= 0 && !feeds && !describes(s, own, remark) && !isToldOf(s, own, remark)) return true;
+    const told = describes(s, own, remark) || isToldOf(s, own, remark) || changesIt(s, remark);
+    if (remark >= 0 && !feeds && !told) return true;
     // a subject of its own says what is done here
     const opens = ['and', 'but', 'so', 'then', 'now'].includes(wordAt(s.tokens, own.from))
       ? own.from + 1

@@ -37,8 +37,12 @@ const NO_FOOD = new Set(
     ' ',
   ),
 );
-/** Every word of a food's name. */
-const FOOD_WORDS = new Set(FOODS.flatMap((f) => [f.name, ...f.names].flatMap((name) => tableTokens(name))));
+let foodWords: ReadonlySet<string> | undefined;
+/** True for a word of any food's name; looked up when it is first asked. */
+function isFoodWord(word: string): boolean {
+  foodWords ??= new Set(FOODS.flatMap((f) => [f.name, ...f.names].flatMap((name) => tableTokens(name))));
+  return foodWords.has(word);
+}
 
 const MOST_WORDS = 4;
 
@@ -61,8 +65,8 @@ function unknownNoun(scan: Scan, s: Sentence, from: number, to: number, onList: 
     PEOPLE.has(w.word) ||
     verbOf(w.word) !== undefined ||
     PREPARATION.has(w.word) ||
-    FOOD_WORDS.has(w.normal) ||
-    FOOD_WORDS.has(w.word) ||
+    isFoodWord(w.normal) ||
+    isFoodWord(w.word) ||
     numberOf(w.word) !== null ||
     /(?:ed|ing|['’]s)$/.test(w.word) ||
     (!onList && scan.cover.lines.some((l) => l.words.has(w.normal))) ||
@@ -171,6 +175,12 @@ function say(scan: Scan, source: Source, s: Sentence, [from, to]: [number, numbe
   scan.out.push(lineOf(scan, source, span, textOf(source, s, from, to), null, null, 'not understood', 'do'));
 }
 
+const SERVES = new Set(['serves', 'feeds', 'serving', 'servings', 'yields', 'makes', 'enough', 'for']);
+/** "Serves 4 greedy or 6 polite": who eats it, and nothing that goes in. */
+const isEaters = (s: Sentence, at: number): boolean =>
+  SERVES.has(s.tokens[s.tokens[s.from - 1]?.word === ':' ? s.from - 2 : s.from]?.word ?? '') &&
+  !s.tokens.slice(s.from, at).some((t) => t.word === 'with' || t.word === 'plus');
+
 /**
  * So much of something that nobody here knows, in a sentence: "add 3 tbsp tomato paste, thyme, 2 flurgle cubes". Nothing
  * that has an amount is passed over in silence.
@@ -179,7 +189,7 @@ export function leftOver(scan: Scan, source: Source, s: Sentence, back: Readonly
   if (source.names || source.tail) return;
   for (const item of unknownItems(scan, source.text, s, false)) {
     const c = clauseAt(s, item[0]);
-    if (!c || back.has(c) || isRemark(s, c) || verbNegated(s, c)) continue;
+    if (!c || isEaters(s, item[0]) || back.has(c) || isRemark(s, c) || verbNegated(s, c)) continue;
     if (['until', 'till', 'if', 'unless'].includes(c.opener ?? '') || (c.verb && !c.verb.verb.brings))
       continue;
     if (polarityOf(s, c, item[0], item[1]) === 'do') say(scan, source, s, item);
