@@ -67,6 +67,9 @@ const GRAIN =
 /** "500 g long grain", "1½ cups short grain brown": rice. */
 const OF_RICE =
   /^(?:(?:parboiled|easy[- ]cook|brown|white|organic) )*(?:long|short|medium)[- ]grain(?: (?:brown|white))?$/;
+/** What is done to beans in their pods, and to no others. */
+const IN_POD =
+  /\b(?:topped|tailed|trimmed|stringed|snapped|string(?:s|y bits)? (?:off|out|removed)|ends off)\b/;
 /** Of those, what a flour is called by as well. */
 const FLOURS = /^(?:rye|wholemeal|whole[- ]?wheat|whole[- ]?grain|spelt)$/;
 /** Kinds that are also sold fried; by the piece they are not. */
@@ -163,15 +166,18 @@ export function find(line: FoodWords, larder: Larder): Found {
   const sauce = /(?:^|\s)soy$/.test(words.food) && words.measures.every((m) => m.unit?.kind !== 'mass');
   // "400 g wholemeal", "100 g rye": the flour; it may be bread
   const ground = FLOURS.test(words.food.trim()) && words.measures.some((m) => m.unit?.kind === 'mass');
+  const inPod = words.food.trim() === 'beans' && IN_POD.test(words.notes);
   const plain = OF_RICE.test(words.food.trim())
     ? `${words.food.trim()} rice`
-    : ground
-      ? `${words.food.trim()} flour`
-      : sliced
-        ? `${words.food.trim()} bread`
-        : sauce
-          ? `${words.food} sauce`
-          : words.food;
+    : inPod
+      ? 'green beans'
+      : ground
+        ? `${words.food.trim()} flour`
+        : sliced
+          ? `${words.food.trim()} bread`
+          : sauce
+            ? `${words.food} sauce`
+            : words.food;
   const jar = words.measures.some((m) => m.unit?.id === 'jar');
   // a tube of polenta is cooked, a jar of peppers is in brine
   const tube = words.measures.some((m) => m.unit?.id === 'tube');

@@ -15,7 +15,41 @@ const FOODS: readonly (readonly [string, string, string, number])[] = [
 type Item = [string, string];
 const amountFirst = (i: Item) => `${i[0]} ${i[1]}`;
 /** A list in the ways that cooks write, paste and send one. */
+const opens = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 const FRAMES: [string, (items: Item[]) => string][] = [
+  ...[
+    (i: number) => `[18:${10 + i}] Nia: `,
+    (i: number) => `02/11/2026, 18:${10 + i} - Nia: `,
+    (i: number) => `6:${10 + i} PM Old Tom: `,
+    (i: number) => `18:${10 + i} – `,
+    () => 'Nia: ',
+    (i: number) => `(2026-11-02 18:${10 + i}:07) Tomo: `,
+  ].flatMap((sent, n): [string, (items: Item[]) => string][] => [
+    [
+      `chat ${n}`,
+      (x) =>
+        [...x.map(amountFirst), 'Simmer it all for 20 minutes.'].map((row, i) => sent(i) + row).join('\n'),
+    ],
+    [
+      `chat ${n} behind`,
+      (x) =>
+        [...x.map((i) => `${i[1]} ${i[0]}`), 'Simmer it all for 20 minutes.']
+          .map((row, i) => sent(i) + row)
+          .join('\n'),
+    ],
+  ]),
+  ...[
+    (i: Item) => `${opens(i[1])} ${i[0]}.`,
+    (i: Item) => `${opens(i[1])}, ${i[0]}.`,
+    (i: Item) => `${opens(i[1])}: ${i[0]}.`,
+    (i: Item) => `${opens(i[1])} - ${i[0]}, the usual one.`,
+    (i: Item) => `${i[0]} ${i[1]}.`,
+    (i: Item) => `${i[0]} of ${i[1]}, the good one.`,
+    (i: Item) => `About ${i[0]} ${i[1]} if there is some.`,
+  ].flatMap((said, n): [string, (items: Item[]) => string][] => [
+    [`sentences ${n}`, (x) => `${x.map(said).join(' ')}\n\nSimmer it all for 20 minutes.`],
+    [`sentences ${n}, with the method`, (x) => `${x.map(said).join(' ')} Simmer it all for 20 minutes.`],
+  ]),
   [
     'You need a, b',
     (x) =>

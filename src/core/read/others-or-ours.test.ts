@@ -244,3 +244,26 @@ test.each(DEEDS)('what is told behind takes nothing back: %s', (deed) => {
   const lost = TOLD_BEHIND.filter((x) => !(high(deed.replace('X', '2 tbsp tahini') + x) > 25));
   expect(lost).toEqual([]);
 });
+
+const USUAL = ['2 tbsp tahini', '100 g tahini'];
+test.each(USUAL)('the usual one is what goes in: %s', (food) => {
+  const lost = [
+    `Add ${food}, the usual one.`,
+    `Stir in the usual ${food}.`,
+    `The usual ${food} goes in.`,
+    `In goes the usual ${food}.`,
+    `${food} is the usual here.`,
+    `Finish with ${food}, the usual sort.`,
+    `Then the usual ${food}.`,
+    `Tahini - ${food.replace(' tahini', '')}, the usual one.`,
+  ].filter((said) => !(highOf(soupWith('1 tin chickpeas', said), 'tahini') >= 28));
+  expect(lost).toEqual([]);
+  const wrong = [
+    `The usual way is with ${food}.`,
+    `The usual recipe has ${food}.`,
+    `We do without the usual ${food}.`,
+    `The usual ${food} is too much.`,
+    `Use 2 tbsp stock instead of the usual ${food}.`,
+  ].filter((said) => highOf(soupWith('1 tin chickpeas', said), 'tahini') > 0);
+  expect(wrong).toEqual([]);
+});

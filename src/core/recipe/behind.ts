@@ -61,7 +61,8 @@ function trailing(text: string): Behind | null {
   const trimmed = text.trim();
   const ends = endsIn(trimmed);
   if (ends) return { ...ends, source: text };
-  const m = ALONE.exec(trimmed) ?? AT_END.exec(trimmed);
+  // "1 tin, the usual one": which one, and not how many
+  const m = /[a-z] ones?$/.test(trimmed) ? null : (ALONE.exec(trimmed) ?? AT_END.exec(trimmed));
   const measures = m?.[2] ? whole(m[2]) : null;
   return measures ? { measures, before: m?.[1] ?? '', source: text } : null;
 }

@@ -7,6 +7,7 @@ import { countedList } from './counted-list';
 import { SURE } from '@/core/food/find';
 import { headingOf, isBareSection, listsFoods, META, PER_ONE, sectionName, type Heading } from './heading';
 import { rowAndTold, splitInline } from './inline';
+import { sentenceList } from './sentence-list';
 import { GO_SOMEWHERE, ingredientScore, startsWithAmount, startsAsStep, startsWithMeasure } from './score';
 import {
   COMES_TO,
@@ -208,10 +209,14 @@ class Parser {
       return;
     }
     // "salt: 1 tsp. sugar: 1 tbsp" is a list wherever it stands
-    if (this.title !== null && this.state !== 'notes' && countedList(stretch.text)) {
-      if (this.state === 'before') this.state = 'ingredients';
-      this.list(stretch, true);
-      return;
+    if (this.title !== null && this.state !== 'notes') {
+      const said = sentenceList(stretch.text);
+      if (said !== null || countedList(stretch.text)) {
+        if (this.state === 'before') this.state = 'ingredients';
+        for (const { text, start, end } of said ?? [{ ...stretch, start: 0, end: stretch.text.length }])
+          this.list({ text, start: stretch.start + start, end: stretch.start + end }, true);
+        return;
+      }
     }
     // "peanuts to scatter: 60 g" below the method
     if (this.state === 'method' && isFoodLabelled(stretch.text)) {

@@ -70,7 +70,7 @@ const SIZED_UNIT =
 
 /** "green beans 150", "tofu 300 silken": nobody counts so many; grams. */
 const NAME_GRAMS =
-  /^(?!(?:oven|bake|fan|gas|serves?|makes|feeds|page)\b)([a-z][a-z' -]{2,24}?)(?:\s+|\s*[:=–—-]\s*)(\d{2,4})(?:\s+(?!(?:g|kg|ml|l|oz|lbs?|grams?|tins?|cans?|cups?|tbsps?|tsps?|mins?|minutes|calories|kcal|small|medium|large|big|or|to|and|x)\b)([a-z][a-z -]{2,24}))?(\s*[,(–—-]\s*(?:[a-z][^\d]*)?)?$/i;
+  /^(?!(?:oven|bake|fan|gas|serves?|makes|feeds|page)\b)([a-z][a-z' -]{2,24}?)(\s+|\s*[:=–—-]\s*)(\d{2,4})(?:\s+(?!(?:g|kg|ml|l|oz|lbs?|grams?|tins?|cans?|cups?|tbsps?|tsps?|mins?|minutes|calories|kcal|small|medium|large|big|or|to|and|x)\b)([a-z][a-z -]{2,24}))?(\s*[,(–—-]\s*(?:[a-z][^\d]*)?)?$/i;
 const FEWEST_GRAMS = 50;
 const WHICH_INSIDE =
   /^(.*?\b)(rice|basmati|pasta|spaghetti|noodles|couscous|bread|toast|rolls?|wraps?|tortillas?|pittas?|pitas?|flour)\b([^()]*)\((?:[a-z ]+, )?(brown|wholemeal|wholewheat|wholegrain)(?:, [a-z ]+)?\)/i;
@@ -199,7 +199,13 @@ const DONE_TOGETHER =
 const HEAT_FIRST =
   /^\s*(?:at )?(?:\d{2,3} ?(?:°|º|degrees)? ?[CF]\b(?: ?\/ ?\d{3} ?F)?|\d{3} ?(?:°|º|degrees)|gas(?: mark)? ?\d|1[4-9]0|2[0-4]0)(?: ?(?:fan|conventional))?[,;:]?\s+(?:for )?(?:about )?\d{1,3}(?: ?[-–] ?\d{1,3})? ?(?:mins?|minutes?|hrs?|hours?|h|m)\b[.,:;]?\s+(?=[a-z])/i;
 
+/** "2 fat cloves": of garlic, as no spice is told by its size. */
+const FAT_CLOVES =
+  /((?:\d|an?|one|two|three|four|five|six)\s+(?:fat|big|large|plump|juicy|good|small|medium)(?:-sized)? cloves?)(?=\s*(?:$|[,.;(]))(?!.*garlic)/i;
 const TALK = ladder([
+  rewrite(FAT_CLOVES, (all: string, cloves: string, _: number, line: string) =>
+    /garlic/i.test(line) ? all : `${cloves} garlic`,
+  ),
   rewrite(HEAT_FIRST, ''),
   rewrite(DONE_TOGETHER, ', $1'),
   rewrite(/(?<=[a-z]{4})[.!]+\s*$/, ''),
@@ -388,8 +394,12 @@ const TALK = ladder([
   // "1 vacuum pack cooked beetroot"
   rewrite(/^(\s*(?:\d+|an?|one|two|half an?)\s+)vac(?:uum)?[ -]?packe?d?s?\s+(?:of )?/i, '$1pack '),
   rewrite(/\bof (?:the|those) same (cups?|mugs?|glass(?:es)?|spoons?)\b/i, '$1'),
-  rewrite(NAME_GRAMS, (all: string, name: string, n: string, rest?: string, told?: string) =>
-    Number(n) >= FEWEST_GRAMS ? `${n} g ${rest ? `${rest} ` : ''}${name}${told ?? ''}` : all,
+  rewrite(NAME_GRAMS, (all: string, name: string, sign: string, n: string, rest?: string, told?: string) =>
+    Number(n) >= FEWEST_GRAMS &&
+    // "Day: 400 wholemeal" has a label
+    (!sign.trim() || foodOfName(tokens(name.toLowerCase())) !== undefined)
+      ? `${n} g ${rest ? `${rest} ` : ''}${name}${told ?? ''}`
+      : all,
   ),
   // "aubergines x3 sliced": so many of them
   rewrite(/^([a-z][a-z' -]{2,30}?)\s+x\s?(\d{1,2})\s+(?=[a-z&(])/i, '$2 $1, '),

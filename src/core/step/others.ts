@@ -657,6 +657,17 @@ const OF_OTHERS = new Set(['versions', 'recipes', 'cooks', 'people', 'books', 'o
 const AGREES = new Set(['me', 'us', 'right', 'agrees', 'likewise']);
 /** Words that are of another's way by themselves, and only say which food it is behind a deed of one's own. */
 const WHICH_KIND = new Set(['usual', 'original', 'classic', 'traditional', 'authentic', 'conventional']);
+const OF_WAYS = new Set(
+  'is are was were has have had would needs need calls wants asks says recipe way version method thing isn being'.split(
+    ' ',
+  ),
+);
+/** "add 150 g tahini, the usual one", "in goes the usual 2 tbsp": which one it is, where no way of others is told. */
+const isUsualOne = ({ tokens }: Sentence, c: ClauseSpan, remark: number): boolean =>
+  wordAt(tokens, remark + 1) === 'usual' &&
+  !tokens.slice(remark, c.to).some((t) => OF_WAYS.has(t.word.replace(/n['’]t$/, ''))) &&
+  !tokens.slice(c.from, remark).some((t) => ['without', 'instead', 'not', 'than', 'unlike'].includes(t.word));
+
 /** "stir in 2 tbsp of the usual oil", "I normally add 2 tbsp tahini": what is done here, and which food. */
 function describes(s: Sentence, c: ClauseSpan, remark: number): boolean {
   if (!c.verb?.verb.brings || c.verb.form !== 'base') return false;
@@ -743,7 +754,11 @@ export const isRemark = rememberPart((s: Sentence, c: ClauseSpan): boolean => {
     const remark = REMARKS.has(s.tokens, own.from, own.to);
     // "half a teaspoon does most people" is enough for them
     const feeds = ENOUGH_FOR.has(wordAt(s.tokens, remark - 1)) && wordAt(s.tokens, remark + 1) === 'people';
-    const told = describes(s, own, remark) || isToldOf(s, own, remark) || changesIt(s, remark);
+    const told =
+      describes(s, own, remark) ||
+      isToldOf(s, own, remark) ||
+      changesIt(s, remark) ||
+      isUsualOne(s, own, remark);
     if (remark >= 0 && !feeds && !told) return true;
     // a subject of its own says what is done here
     const opens = ['and', 'but', 'so', 'then', 'now'].includes(wordAt(s.tokens, own.from))
