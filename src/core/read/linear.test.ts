@@ -55,6 +55,10 @@ const ROWS = [
   '70 g a head b',
   'three hundred and ',
   ' of the a one',
+  ' stirred till',
+  'oil - 200, ',
+  'Oil 2. ',
+  '[18:02] Nia: ',
 ];
 const SENTENCES = [
   'Fry in oil. ',

@@ -117,7 +117,7 @@ const AND_MORE = pattern(
 );
 /** "NO butter", "without any oil": it is said that none goes in; "no salt added beans" are beans. */
 const REFUSED = pattern(
-  /^\s*(?:absolutely |definitely )?(?:no|without(?: any)?|skip(?: the)?|not any)\s+(?=[a-z\d½¼¾⅓⅔])(?!(?:need|added|salt|sugar|oil|sodium|fat|knead|cook|bake|churn|mayo)\b[ -]+(?!(?:no|and|or|nor|in|at|on|for|here|whatsoever|apart|except|but|today|please|needed|required)\b)[a-z])/i,
+  /^\s*(?:absolutely |definitely )?(?:no|zero|without(?: any)?|skip(?: the)?|omit(?: the)?|not any)\s+(?=[a-z\d½¼¾⅓⅔])(?!(?:need|added|salt|sugar|oil|sodium|fat|knead|cook|bake|churn|mayo)\b[ -]+(?!(?:no|and|or|nor|in|at|on|for|here|whatsoever|apart|except|but|today|please|needed|required)\b)[a-z])/i,
 );
 const NOISE = /^\s*(?:of|the|x|-|,|\.|:|about)\s+/;
 

@@ -7,6 +7,7 @@ import { countedList } from './counted-list';
 import { SURE } from '@/core/food/find';
 import { headingOf, isBareSection, listsFoods, META, PER_ONE, sectionName, type Heading } from './heading';
 import { rowAndTold, splitInline } from './inline';
+import { afterRefusal } from './refused';
 import { sentenceList } from './sentence-list';
 import { GO_SOMEWHERE, ingredientScore, startsWithAmount, startsAsStep, startsWithMeasure } from './score';
 import {
@@ -217,6 +218,11 @@ class Parser {
           this.list({ text, start: stretch.start + start, end: stretch.start + end }, true);
         return;
       }
+    }
+    // "no butter or oil, tahini 3 tbsp" on the list
+    if (this.state === 'ingredients' && afterRefusal(stretch)) {
+      this.list(stretch, true);
+      return;
     }
     // "peanuts to scatter: 60 g" below the method
     if (this.state === 'method' && isFoodLabelled(stretch.text)) {
@@ -594,6 +600,12 @@ class Parser {
     }
     if (isAside(stretch.text)) {
       this.notes.push(stretch);
+      return;
+    }
+    const refusal = afterRefusal(stretch);
+    if (refusal) {
+      this.lines.push({ ...refusal.refused, section: this.section });
+      this.list(refusal.rest, true);
       return;
     }
     const part = madeOf(stretch);

@@ -194,7 +194,7 @@ function kindBefore(all: string, name: string, amount: string, kind: string, eac
 
 /** "2 tbsp vinegar + 1 tsp mustard shaken in a jar": what is done with all of it, behind the last of them. */
 const DONE_TOGETHER =
-  /(?<=[a-z)])(?<!\b(?:and|then|be|well|ly|is|are|it|them))\s+((?:shaken|whisked|stirred|mixed|blended|blitzed|whizzed|beaten|combined|pounded|pureed|puréed|warmed|heated|dissolved|thinned|loosened|muddled|tossed|let down)(?:\s+(?:in (?:an?|the|one|my|our|its) (?!water|stock|juice|oil|milk|brine|broth|vinegar|lemon|soy)[a-z]+|up|together|well|smooth|first|overnight|(?:till|until|to an?|for \d|by hand|with an? (?:fork|whisk|spoon|stick)|into an?) ?[^,;()+]*))*)\s*(?=[.!]*\s*$|[,;])/i;
+  /(?<=[a-z)])(?<!\b(?:and|then|be|well|ly|is|are|it|them))\s+((?:shaken|whisked|stirred|mixed|blended|blitzed|whizzed|beaten|combined|pounded|pureed|puréed|warmed|heated|dissolved|thinned|loosened|muddled|tossed|let down)(?:\s+(?:in (?:an?|the|one|my|our|its) (?!water|stock|juice|oil|milk|brine|broth|vinegar|lemon|soy)[a-z]+|up|together|well|smooth|first|overnight))*(?:\s+(?:till|until|to an?|for \d|by hand|with an? (?:fork|whisk|spoon|stick)|into an?)\b[^,;()+]*)?)\s*(?=[.!]*\s*$|[,;])/i;
 /** "200C 40 min beets": how hot and how long, before what it is. */
 const HEAT_FIRST =
   /^\s*(?:at )?(?:\d{2,3} ?(?:°|º|degrees)? ?[CF]\b(?: ?\/ ?\d{3} ?F)?|\d{3} ?(?:°|º|degrees)|gas(?: mark)? ?\d|1[4-9]0|2[0-4]0)(?: ?(?:fan|conventional))?[,;:]?\s+(?:for )?(?:about )?\d{1,3}(?: ?[-–] ?\d{1,3})? ?(?:mins?|minutes?|hrs?|hours?|h|m)\b[.,:;]?\s+(?=[a-z])/i;
@@ -208,6 +208,13 @@ const TALK = ladder([
   ),
   rewrite(HEAT_FIRST, ''),
   rewrite(DONE_TOGETHER, ', $1'),
+  // "1 tbsp nooch does it"
+  rewrite(
+    /(?<=[a-z])\s+(?:does|do|will do|covers|makes up for) (?:it|that|the (?:job|trick|work|same))\b[^,;()]*[.!]*$/i,
+    '',
+  ),
+  // "2 tbsp stock instead"
+  rewrite(/[\s,(]+instead(?: of (?:it|that|them))?\)?\s*[.!]*$/i, ''),
   rewrite(/(?<=[a-z]{4})[.!]+\s*$/, ''),
   // "250 g oats, so 50 each": what that comes to
   rewrite(COMES_TO_EACH, '$1'),

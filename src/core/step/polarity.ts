@@ -371,7 +371,7 @@ function saidBehind(s: Sentence, c: ClauseSpan, from: number, end: number): Pola
 const NOT_A = new Set(['a', 'an', 'one', 'any', 'even']);
 const COUNTS = new Set('a an one two three four five six half'.split(' '));
 const SPOONED =
-  /^(?:(?:table|tea)spoon(?:ful)?s?|tbsps?|tsps?|cups?|mugs?|handfuls?|tins?|cans?|cloves?|slices?|jars?|packets?|bunch|sprigs?)$/;
+  /^(?:(?:table|tea)spoon(?:ful)?s?|tbsps?|tsps?|cups?|mugs?|handfuls?|tins?|cans?|cloves?|slices?|jars?|packets?|bunch|sprigs?|g|kg|grams?|ml|l|litres?|oz|lbs?|spoon(?:ful)?s?|blocks?|bags?|tubs?)$/;
 /** Whether so much of something is told from a place: "a tablespoon of". */
 const isCounted = (tokens: Sentence['tokens'], at: number): boolean =>
   (COUNTS.has(wordAt(tokens, at)) || tokens[at]?.kind === 'number') &&
@@ -493,8 +493,11 @@ function scanned(s: Sentence, c: ClauseSpan, i: number): Polarity | null {
         !isCounted(tokens, k + 1) &&
         !PREPOSITIONS.has(next) &&
         verbOf(next)?.form !== 'base';
-      const salted = w === ',' && negated && s.named[k + 1 - s.from]?.kind === 'food';
-      if (!goesOn && !salted) negated = false;
+      const named = s.named[k + 1 - s.from];
+      const salted = w === ',' && negated && named?.kind === 'food';
+      // "no oil, tahini 3 tbsp"
+      const counted = named !== null && named !== undefined && isCounted(tokens, named.to);
+      if ((!goesOn && !salted) || counted) negated = false;
       compared = false;
       continue;
     }
