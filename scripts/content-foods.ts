@@ -232,6 +232,28 @@ function withoutNoun(food: FoodRow): FoodRow {
   return { ...food, names: [...food.names, ...short.filter((n) => !food.names.includes(n))] };
 }
 
+/** Dry foods whose cooked form goes by another id. */
+const COOKED_BY_NAME: Readonly<Record<string, string>> = {
+  'hulled-barley-cooked': 'barley-hulled',
+  'cornmeal-whole-cooked': 'cornmeal',
+};
+/** What is cooked answers to every name of the dry: "cooked wholewheat orzo" is no white pasta. */
+function withCookedNames(
+  food: FoodRow,
+  byId: ReadonlyMap<string, FoodRow>,
+  taken: ReadonlySet<string>,
+): FoodRow {
+  const dry = food.id.endsWith('-cooked')
+    ? byId.get(COOKED_BY_NAME[food.id] ?? food.id.replace(/-cooked$/, ''))
+    : undefined;
+  if (dry?.kind !== 'whole-grain' || food.kind !== dry.kind) return food;
+  const names = dry.names
+    .filter((name) => !/\b(?:dry|dried|uncooked|raw|cooked|leftover)\b/.test(name))
+    .map((name) => `cooked ${name}`)
+    .filter((name) => !taken.has(name));
+  return { ...food, names: [...food.names, ...names] };
+}
+
 export function foods() {
   const portions = portionsFile();
   const plain = plainRows();
@@ -242,7 +264,9 @@ export function foods() {
       byId.set(row.id, row);
       plain.push(row);
     }
-  const list = inFamilies(plain.map((f) => withoutNoun(withoutSaltNames(f, byId)))).map((f) => ({
+  const taken = new Set(plain.flatMap((f) => [f.name.toLowerCase(), ...f.names]));
+  const named = plain.map((f) => withoutNoun(withCookedNames(withoutSaltNames(f, byId), byId, taken)));
+  const list = inFamilies(named).map((f) => ({
     ...f,
     classes: classesOf(f),
     portions: { ...portions.get(likes.get(f.id) ?? ''), ...portions.get(f.id) },

@@ -123,7 +123,7 @@ const COUNTED_UNIT =
   '(?:g|kg|ml|l|litres?|oz|lbs?|(?:rice[- ]cooker )?cups?|mugs?|tbsps?|tsps?|tablespoons?|teaspoons?|tins?|cans?|jars?|pouch(?:es)?|packs?|cloves?|sticks?|bunch(?:es)?|slices?|handfuls?|nests?)';
 /** "mustard, 2 tsp wholegrain", "potatoes, 900 g floury": which one, behind its amount. */
 const KIND_BEHIND = new RegExp(
-  String.raw`^([a-z][a-z' -]{2,24}?)\s*[,:]\s*((?:about )?(?:\d[\d./½¼¾-]*|[½¼¾⅓⅔]|an?|half an?|one|two|three|four)\s*${COUNTED_UNIT})\s+(?!of\b|and\b|or\b|for\b|to\b|in\b|on\b|per\b|each\b|a\b|if\b|max\b|is\b|at\b|from\b|with\b|plus\b|then\b|weight\b|total\b|worth\b)([a-z-]{3,}?(?: [a-z-]{3,}?)?)( per person)?[.]?\s*$`,
+  String.raw`^([a-z][a-z' -]{2,24}?)\s*[,:]\s*((?:about )?(?:\d[\d./½¼¾-]*|[½¼¾⅓⅔]|an?|half an?|one|two|three|four)\s*${COUNTED_UNIT})\s+(?!of\b|and\b|or\b|for\b|to\b|in\b|on\b|per\b|each\b|a\b|if\b|max\b|is\b|at\b|from\b|with\b|plus\b|then\b|weight\b|total\b|worth\b)([a-z-]{3,}?(?: [a-z-]{3,}?){0,2})( per person)?(?:[.]?\s*$|(?=\s*[,(]))`,
   'i',
 );
 /** "tofu: 2 blocks (300 g each) firm": how many packs of what weight, before what is in them. */
@@ -211,6 +211,11 @@ const TALK = ladder([
   // "1 tbsp nooch does it"
   rewrite(
     /(?<=[a-z])\s+(?:does|do|will do|covers|makes up for) (?:it|that|the (?:job|trick|work|same))\b[^,;()]*[.!]*$/i,
+    '',
+  ),
+  // "200 g brown rice, cooked as the packet says": weighed before
+  rewrite(
+    /,?\s+cooked (?:as|according to|per|following|by) (?:it|the|its|their|your|my|our)\b[^,;()]*(?=$|[,;)])/i,
     '',
   ),
   // "2 tbsp stock instead"
