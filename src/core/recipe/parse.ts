@@ -149,6 +149,10 @@ class Parser {
           forAll(clean(text))?.many ??
           // "for the whole pot (16 servings)"
           /\((?:for )?(\d{1,2}) (?:servings|portions|people|of us|persons)\)/.exec(text)?.[1] ??
+          // "half between the 4 of us"
+          /\b(?:between|among) (?:the |all )?(\d{1,2}|two|three|four|five|six|eight) of us\b/.exec(
+            text,
+          )?.[1] ??
           // "2 each for 4 people"
           /\beach for (\d{1,2})(?: people| of us)?\b/.exec(text)?.[1];
         if (many) this.takeServings(readServings(`serves ${many}`));

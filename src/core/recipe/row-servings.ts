@@ -2,7 +2,7 @@
 
 /** A row that says how many it feeds, whatever else it looks like. */
 export const SAYS_SERVINGS =
-  /^(?:(?:serves|makes|feeds|yields?|servings|portions)\b|[\w-]+(?:\s*(?:or|to|-|–)\s*[\w-]+)?\s+(?:\w+\s+){0,2}(?:people|persons|servings|portions|helpings|diners|eaters)\b|1 (?:person|serving|portion|helping)\s*$|\d+(?:\s*(?:or|to|-|–)\s*\d+)?\s+as (?:an?|the) (?:\w+ )?(?:starter|main|side|snack|lunch|supper|appeti[sz]er)\b)/i;
+  /^(?:(?:serves|makes|feeds|yields?|servings|portions)\b|[\w-]+(?:\s*(?:or|to|-|–)\s*[\w-]+)?\s+(?:\w+\s+){0,2}(?:people|persons|servings|portions|helpings|diners|eaters)\b|1 (?:person|serving|portion|helping)\s*$|\d{1,2}(?: ?[-–] ?\d{1,2})? (?:serves?|pax|ppl)\s*(?:$|[,.;(])|serve:?\s+(?:for )?\d{1,2}\s*$|(?:just|only) (?:for )?me[.!]?$|\d+(?:\s*(?:or|to|-|–)\s*\d+)?\s+as (?:an?|the) (?:\w+ )?(?:starter|main|side|snack|lunch|supper|appeti[sz]er)\b)/i;
 
 /** "Enough for 4 with rice." at the end of a step or note. */
 export const SENTENCE_OF_SERVINGS =

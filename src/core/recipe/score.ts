@@ -25,7 +25,7 @@ const STEP_INSIDE = pattern(
 );
 /** A heat that opens a row. */
 const HEAT = pattern(
-  /^(?:at )?(?:\d{2,3} ?(?:°|º|degrees)? ?[CF]\b|gas(?: mark)? ?\d|\d{3} ?(?:°|º|degrees))/i,
+  /^(?:at )?(?:\d{2,3} ?(?:°|º|degrees)? ?[CF]\b|gas(?: mark)? ?\d|\d{3} ?(?:°|º|degrees)|(?:1[3-9]|2[0-4])\d ?(?:fan|conventional)\b)/i,
 );
 /** "40 min. …", "another 2-3 hours": a row that opens with how long. */
 const OPENS_NUMBER = pattern(/^(?:about |another )?\d+(?:\s*[-–]\s*\d+)?/i);

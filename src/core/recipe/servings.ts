@@ -120,6 +120,11 @@ export function readServings(line: string): ServingsReading | null {
     .replace(/^[#\s>*-]+/, '')
     // "makes 30ish"
     .replace(/(\d)[- ]?ish\b/g, '$1')
+    // "2 serves", "serve: 4", "4 pax"
+    .replace(/^(\d{1,2}(?: ?[-–] ?\d{1,2})?) serves?(?=\s*(?:$|[,.;(]))/, '$1 servings')
+    .replace(/^serve:?\s+(?:for )?(?=\d{1,2}\s*$)/, 'serves ')
+    .replace(/(?<=\d )(?:pax|ppl)\b/g, 'people')
+    .replace(/^(?:just|only) (?:for )?me[.!]?$/, 'serves 1')
     // "(for 4)"
     .replace(/^\(([^()]*)\)$/, '$1');
   if (text.length > 160) return null;

@@ -202,6 +202,33 @@ const HEAT_FIRST =
 /** "2 fat cloves": of garlic, as no spice is told by its size. */
 const FAT_CLOVES =
   /((?:\d|an?|one|two|three|four|five|six)\s+(?:fat|big|large|plump|juicy|good|small|medium)(?:-sized)? cloves?)(?=\s*(?:$|[,.;(]))(?!.*garlic)/i;
+const SO_MANY = String.raw`(an?|one|1|two|2|three|3|half an?|half|½)`;
+const NAMES = String.raw`([a-z][a-z' -]*(?:\s*(?:,|\+|&|\band\b|\/)\s*[a-z][a-z' -]*)+)`;
+/** "1 each carrot, onion": so many of every one of them. */
+const EACH_THEN_NAMES = new RegExp(
+  String.raw`^\s*${SO_MANY}(?: of)? each(?: of)?\s*:?\s*${NAMES}\s*([(].*)?$`,
+  'i',
+);
+/** "carrot + cucumber: one each, ribbons". */
+const NAMES_THEN_EACH = new RegExp(
+  String.raw`^\s*${NAMES}\s*[,:–(-]+\s*${SO_MANY}(?: of)? each(?: of them)?\)?\s*([,(].*)?$`,
+  'i',
+);
+/** So many of each of several foods, one behind the other; as it stands where one of them is no food. */
+function ofEachName(all: string, count: string, names: string, rest = ''): string {
+  const each = names.split(/\s*(?:,|\+|&|\band\b|\/)\s*/).filter((name) => name.trim());
+  const foods = each.map((name) => foodOfName(tokens(name.toLowerCase().trim())));
+  if (each.length < 2 || foods.some((food) => food === undefined) || new Set(foods).size < foods.length)
+    return all;
+  return `${each.map((name) => `${count} ${name.trim()}`).join(' and ')}${rest}`;
+}
+/** Said of several foods at once, before "each" is read as of everybody. */
+const OF_SEVERAL = ladder([
+  rewrite(EACH_THEN_NAMES, ofEachName),
+  rewrite(NAMES_THEN_EACH, (all: string, names: string, count: string, rest?: string) =>
+    ofEachName(all, count, names, rest),
+  ),
+]);
 const TALK = ladder([
   rewrite(FAT_CLOVES, (all: string, cloves: string, _: number, line: string) =>
     /garlic/i.test(line) ? all : `${cloves} garlic`,
@@ -331,6 +358,11 @@ const TALK = ladder([
   always((said) => forAll(said)?.alone ?? said),
   rewrite(/^\s*(?:their|its) (?:own )?(?:liquid|liquor|brine|water)\b/i, 'bean liquid'),
   rewrite(WHERE_IT_GOES, '$1$2'),
+  // "avocado: half between the 4 of us": so much of it in all
+  rewrite(
+    /^([a-z][a-z' -]{2,24}?)\s*[,:–-]\s*(half(?: of one)?|one|1|two|2|three|3)\s+(?:shared )?(?:between|among) (?:the |all )?(?:\d|two|three|four|five|six|eight|us|all)\b[^,;()]*$/i,
+    (_: string, food: string, count: string) => `${count.replace(/ of one$/i, '')} ${food}`,
+  ),
   rewrite(BETWEEN_SOME, (_, n: string, food: string, many: string) => {
     const [all, eaters] = [numberOf(n) ?? 1, numberOf(many) ?? 1];
     return `${all}/${eaters} ${food} each`;
@@ -451,4 +483,4 @@ const TALK = ladder([
  * A line of ingredients as cooks say it, put into the words that lines are written in: hedges become "about", "a
  * tablespoon and a half" one amount; what a food stands in for is dropped. Names of foods stay as they are.
  */
-export const plainTalk = (line: string): string => TALK(ownWay(line));
+export const plainTalk = (line: string): string => TALK(ownWay(OF_SEVERAL(line)));

@@ -436,6 +436,33 @@ function deniesAny(s: Sentence, next: ClauseSpan): boolean {
   return leavesOut || TAKES_BACK.has(next.verb.verb.id);
 }
 
+const AVOIDS = new Set('hates hate dislikes avoids avoid detests loathes'.split(' '));
+const EATS = new Set('have eat do stand stomach take tolerate digest'.split(' '));
+/** "Pip is allergic to peanuts", "Wren, who can't have nuts": what somebody does not eat, up to the next comma. */
+function isAvoided({ tokens, from: begins }: Sentence, from: number): boolean {
+  for (let k = from - 1; k >= begins; k -= 1) {
+    const w = wordAt(tokens, k);
+    // "nuts and sesame" is one list, "celery and gets 2 tbsp peanuts" is none
+    const joins = (w === 'and' || w === 'or') && k < from - 1;
+    if (tokens[k]?.kind !== 'word' || PRESENT_SUBJECTS.has(w) || w === 'but' || w === 'so' || joins)
+      return false;
+    const before = wordAt(tokens, k - 1);
+    if (w === 'to' && ['allergic', 'allergy', 'intolerant', 'sensitive'].includes(before)) return true;
+    if (w === 'of' && before === 'intolerant') return true;
+    if (AVOIDS.has(w) && !['i', 'we', 'to'].includes(before)) return true;
+    if (
+      EATS.has(w) &&
+      /^(?:can['’]t|cannot|(?:do|does|must|should)n['’]t)$/.test(before) &&
+      isSomeones(tokens, k - 2)
+    )
+      return true;
+  }
+  return false;
+}
+/** Somebody stands there, or "who". */
+const isSomeones = (tokens: Sentence['tokens'], at: number): boolean =>
+  tokens[at]?.kind === 'word' && !PRESENT_SUBJECTS.has(wordAt(tokens, at));
+
 const ORIGIN = new Set(
   'came comes come adapted based inspired started began taken stolen pinched nicked borrowed got copied lifted evolved grew descended'.split(
     ' ',
@@ -482,7 +509,7 @@ export function othersWay(s: Sentence, c: ClauseSpan, from: number): 'remark' | 
   if (onTheirs(s, c, from) || someoneHas(s, c)) return 'optional';
   if (isSomeOfUs(s, c)) return 'optional';
   if (anewFrom(s, from) === s.from && isSeenElsewhere(null, s)) return 'remark';
-  if (isTheirDish(s, c, from) || isItsOrigin(s, from)) return 'remark';
+  if (isTheirDish(s, c, from) || isItsOrigin(s, from) || isAvoided(s, from)) return 'remark';
   const listed = othersAt(s, c);
   const ours = s.clauses.slice(s.clauses.indexOf(c) + 1).some((next) => saysOurs(s, next.from));
   const at = listed < 0 && ours ? namedOther(s, c) : listed;

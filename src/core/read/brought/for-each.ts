@@ -60,6 +60,31 @@ const EVERYONES = new RegExp(
   String.raw`\b${EATERS} (?:has|have|gets?|takes?|eats?|needs?|wants?|puts?|adds?)\b|\b(?:give|gives|allow|serve|hand|feed|offer) ${EATERS}\b|\b(?:one|an?|my|every|each) ${PLATED} (?:has|gets|takes|holds|needs)\b|\b(?:plates|bowls|portions) (?:get|have|take)\b|\ball (?:of )?(?:the )?(?:plates|bowls|portions) (?:with|get|have)\b|\bon (?:each|every) one\b|^(?:each|every|per|a) ${PLATED}\b`,
 );
 
+const OWN_ONE = new Set(['mine', 'hers', 'his', 'theirs', 'yours', 'ours']);
+const OWNER = new Set(['my', 'her', 'his', 'their', 'your', 'our']);
+const OWN_PLATE = new Set(['plate', 'bowl', 'portion', 'share', 'half', 'helping', 'one', 'slice', 'jar']);
+const TAKES = new Set(['with', 'has', 'gets', 'takes', 'have']);
+/** "Pip has 15 g on hers", "1 tbsp over my bowl": so much on one plate, which another plate may not have. */
+function onOnesOwn({ tokens }: Sentence, c: ClauseSpan): boolean {
+  for (let k = c.from; k < c.to - 1; k += 1) {
+    const place = tokens[k]?.word ?? '';
+    // "he has his with 20 g peanuts", "my own gets 2 tsp"
+    const owned =
+      OWNER.has(place) && (tokens[k + 1]?.word === 'own' || OWN_PLATE.has(tokens[k + 1]?.word ?? ''));
+    const own = owned ? k + 1 : OWN_ONE.has(place) ? k : -1;
+    if (own >= 0 && TAKES.has(tokens[own + 1]?.word ?? '')) return true;
+    if (!['on', 'over', 'in', 'for', 'onto', 'to'].includes(place)) continue;
+    const next = tokens[k + 1]?.word ?? '';
+    const ends = k + 2 >= c.to || tokens[k + 2]?.kind === 'mark';
+    if (OWN_ONE.has(next) && (ends || place === 'on' || place === 'over')) return true;
+    // "on Pip's"
+    if (ends && place !== 'for' && place !== 'to' && /^[a-z]+['’]s$/.test(next)) return true;
+    if (['on', 'over', 'onto'].includes(place) && OWNER.has(next) && OWN_PLATE.has(tokens[k + 2]?.word ?? ''))
+      return true;
+  }
+  return false;
+}
+
 /**
  * " each" where an amount is for every plate: "add 1 tbsp to each bowl", "serve with a dollop of it"; as much again where
  * there may be more pieces than eaters: "top each with 1 tsp".
@@ -67,6 +92,7 @@ const EVERYONES = new RegExp(
 export function onEach(s: Sentence, c: ClauseSpan, start: number, from: number): string {
   const lead = [...s.label, ...s.tokens.slice(c.from, start)].map((t) => t.word).join(' ');
   if (start < from && EVERYONES.test(lead)) return ' each';
+  if (onOnesOwn(s, c)) return ' each';
   for (let k = c.from; k < c.to; k += 1) {
     // "per person serve with 75 g spaghetti"
     if (s.tokens[k]?.word === 'per' && k < start && OF_ONE.has(s.tokens[k + 1]?.normal ?? '')) return ' each';
