@@ -76,13 +76,20 @@ const isSalted = (food: Food): boolean => (food.sodiumMg ?? Infinity) > UNSALTED
 /** What stock is made of: "a cube" brings its salt whatever the stock of the list is called. */
 const MAKES_STOCK = new Set(['cube', 'powder', 'bouillon', 'granule', 'tablet', 'paste']);
 
+/** "2 tbsp vinegar + 1 tsp mustard shaken in a jar": a dressing, by what is done with it. */
+const isDressing = (l: ReadLine): boolean =>
+  l.foods.length > 1 && /\b(?:shaken|whisked|shake|whisk)\b|\bin an? (?:jam )?jar\b/i.test(l.line.text);
+
 export function coverOf(lines: readonly ReadLine[], title: string): Cover {
   const sections = [...new Set(lines.flatMap((l) => (l.line.section ? [l.line.section] : [])))];
   return {
     lines: lines.map(listedOf),
     parts: sections.map(setOf),
     title: setOf(title),
-    partHeads: new Set(sections.flatMap((s) => wordsOf(s.replace(/[(:,].*$/, '')).at(-1) ?? [])),
+    partHeads: new Set([
+      ...sections.flatMap((s) => wordsOf(s.replace(/[(:,].*$/, '')).at(-1) ?? []),
+      ...(lines.some(isDressing) ? ['dressing', 'vinaigrette'] : []),
+    ]),
   };
 }
 

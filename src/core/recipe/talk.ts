@@ -235,6 +235,8 @@ const TALK = ladder([
   ),
   rewrite(HEAT_FIRST, ''),
   rewrite(DONE_TOGETHER, ', $1'),
+  // no crown of it
+  rewrite(/\bcrown prince\b(?: squash| pumpkin)?/gi, 'kabocha squash'),
   // "1 tbsp nooch does it"
   rewrite(
     /(?<=[a-z])\s+(?:does|do|will do|covers|makes up for) (?:it|that|the (?:job|trick|work|same))\b[^,;()]*[.!]*$/i,

@@ -111,6 +111,8 @@ function isFresh(
   if (k >= to) return false;
   const w = wordAt(tokens, k);
   if (OURS.has(w)) return isOurDeed(tokens, k + 1, to, said);
+  if (isSomebodysOwn(tokens, wordAt(tokens, k) === 'though' || w === 'although' ? k + 1 : k, to, nameAt))
+    return true;
   // "in goes", "on go"
   if (['in', 'on'].includes(w) && ['goes', 'go', 'went'].includes(wordAt(tokens, k + 1))) return true;
   // "there's … in it", "it's … now"
@@ -130,6 +132,29 @@ function isFresh(
   const parted = so || ['-', '—', '–', ';'].includes(wordAt(tokens, i - 1));
   if (!parted && (said.tells || said.other)) return false;
   return !(said.denied && at.and && k === i + 1);
+}
+
+const ON_OWN = set('hers his theirs mine');
+/** "though Ines shakes 10 g walnuts over hers": somebody at this table, by a name that is in no list. */
+function isSomebodysOwn(
+  tokens: readonly Token[],
+  at: number,
+  to: number,
+  nameAt: (i: number) => Named | null,
+): boolean {
+  const who = wordAt(tokens, at);
+  const does = wordAt(tokens, at + 1);
+  return (
+    tokens[at]?.kind === 'word' &&
+    nameAt(at) === null &&
+    verbOf(who) === undefined &&
+    !PEOPLE.has(who) &&
+    !TELLS.has(who) &&
+    !NEGATORS.has(who) &&
+    !AUXILIARIES.has(who) &&
+    (verbOf(does)?.form === 's' || ['has', 'gets', 'takes'].includes(does)) &&
+    tokens.slice(at + 2, to).some((t) => ON_OWN.has(t.word))
+  );
 }
 
 /** "I stir in", "we just have": behind "I" or "we". */

@@ -638,6 +638,16 @@ function isNeverDone(s: Sentence, c: ClauseSpan): boolean {
   return false;
 }
 
+const GOES = new Set('take version attempt try go draft'.split(' '));
+const WHICH_GO = new Set('one two three first second third last earlier previous'.split(' '));
+/** "take 1 had 4 tbsp oil", "the first go used cream": how it was made before. */
+function isEarlierGo({ tokens }: Sentence, c: ClauseSpan): boolean {
+  let k = c.from;
+  while (['the', 'my', 'our', 'and', ',', '('].includes(wordAt(tokens, k))) k += 1;
+  const which = (at: number) => tokens[at]?.kind === 'number' || WHICH_GO.has(wordAt(tokens, at));
+  const go = GOES.has(wordAt(tokens, k)) ? which(k + 1) : which(k) && GOES.has(wordAt(tokens, k + 1));
+  return go && PAST.has(wordAt(tokens, k + 2));
+}
 /** "…are fried in half a pint of oil in the shops; ours are baked": another kitchen's way. */
 function isDoneElsewhere(s: Sentence, c: ClauseSpan): boolean {
   const { tokens } = s;
@@ -742,7 +752,7 @@ export const isRemark = rememberPart((s: Sentence, c: ClauseSpan): boolean => {
   const labelled = s.label.filter((t) => t.kind === 'word');
   if (labelled.length === 1 && THEIRS.has(labelled[0]?.word ?? '')) return true;
   if (isTakenBack(s, c) || isNotNeeded(s, c)) return true;
-  if (isWhatTheyHad(s, c) || isDoneElsewhere(s, c)) return true;
+  if (isWhatTheyHad(s, c) || isDoneElsewhere(s, c) || isEarlierGo(s, c)) return true;
   const at = s.clauses.indexOf(c);
   // "brush it with oil if you like it shiny, we never bother"
   if (isNeverDone(s, c)) return true;

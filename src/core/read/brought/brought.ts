@@ -516,6 +516,9 @@ function foodsIn(scan: Scan, source: Source, s: Sentence, back?: ReadonlySet<unk
         continue;
       }
       if (named === skip) continue;
+      // "lentil sausage rolls": a title calls it by what it is like
+      if (source.names && m.food.kindClass !== 'animal' && next?.kind === 'food' && next.from === named.to)
+        if (scan.larder.foodById(next.id)?.kindClass === 'animal') skip = next;
       if (isDryTempering(scan, s, c, named)) continue;
       take(scan, source, s, c, m);
     }

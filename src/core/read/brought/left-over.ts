@@ -278,6 +278,13 @@ function foodsOfRow(scan: Scan, l: ReadLine, source: Source, s: Sentence, opens:
   }
 }
 
+const LONGEST_SHORT = 5;
+/** "250 ml unsw. soya milk": the stop ends a shortened word, and no sentence. */
+const isShortened = (text: string, s: Sentence, to: number): boolean => {
+  const last = s.tokens[to - 1];
+  return last !== undefined && last.word.length <= LONGEST_SHORT && /^\. ?[a-z]/.test(text.slice(last.end));
+};
+
 /** The same on the rows of the list, behind the food that a row names: "2 tbsp tahini + 1 flurgle". */
 export function leftOverOfRows(scan: Scan, parse: (text: string) => readonly Sentence[]): void {
   for (const l of scan.lines) {
@@ -288,6 +295,7 @@ export function leftOverOfRows(scan: Scan, parse: (text: string) => readonly Sen
       foodsOfRow(scan, l, source, s, i === 0);
       for (const item of unknownItems(scan, text, s, true)) {
         const c = clauseAt(s, item[0]);
+        if (isShortened(text, s, item[1])) continue;
         if (!c || polarityOf(s, c, item[0], item[1]) !== 'do') continue;
         say(scan, source, s, item);
       }
