@@ -3,24 +3,25 @@ import { numberOf } from '@/core/measure/quantity';
 
 /** Things of which several may make a plate. */
 export const PIECES =
-  'burger wrap roll bun pizza potato pancake patty sandwich muffin scone slice square bar ball fritter dumpling pitta flatbread waffle skewer parcel stack'.split(
+  'burger wrap roll bun pizza potato pancake patty sandwich muffin scone slice square bar ball fritter dumpling pitta flatbread waffle skewer parcel stack bap pasty tart tostada bagel crumpet'.split(
     ' ',
   );
 const PIECE = `(?:${PIECES.join('|')})`;
-const ONE = `(?:person|head|plate|plateful|serving|portion|bowl|bowlful|jar|glass|diner|eater|guest|${PIECE})`;
+const ONE = `(?:person|head|plate|plateful|serving|portion|bowl|bowlful|jar|glass|box|lunchbox|tub|flask|diner|eater|guest|${PIECE})`;
 /** Words by which an amount is for everybody, whatever stands around them. */
 const FOR_EVERYBODY = String.raw`\b(?:(?:per|for each|for every|to each|to every|in each|in every|on each|on every|over each|into each|onto each) (?:${ONE}|one of us|of us|of you|one)\b|(?:for )?each of us\b|each (?:person|plate|plateful|bowl|bowlful|serving|portion|diner|eater|guest)\b|for (?:everyone|everybody|each)\b|(?:on|over|in|to) each\b(?=\s*(?:$|[,;)]))|p\.p\.|pp\b)|\/ ?${ONE}\b`;
 /** Of "a head", "a plate": of an amount, and no head of lettuce. */
-const HEADS = '(?:head|plate|bowl|person|serving|portion|diner|pot|glass|ramekin|wrap|burger)';
+const HEADS =
+  '(?:head|plate|bowl|person|serving|portion|diner|pot|glass|ramekin|box|lunchbox|tub|wrap|burger|bun|bap|roll|pitta|bagel|pancake|crumpet|patty)';
 const MEASURES =
   'g|ml|oz|tbsps?|tsps?|tablespoons?|teaspoons?|cups?|slices?|handfuls?|pinch|few|spoons?|spoonfuls?';
-const A_HEAD = String.raw`(?:(?<=(?:\d|\b(?:${MEASURES})) )an? ${HEADS}\b(?! of\b)|(?<=[a-z])(?<!\b(?:half|quarter|third|of|whole|about|just|only|or)) an? ${HEADS}\b(?=\s*(?:[,;]|on top\b|at the\b|to (?:serve|finish)\b|is\b)))`;
+const A_HEAD = String.raw`(?:(?<=(?:\d|\b(?:${MEASURES})) )an? ${HEADS}\b(?! of\b)|(?<=[a-z])(?<!\b(?:half|quarter|third|of|whole|about|just|only|or|in|into|from|like|as|for|to|with|inside|on|and|one)) an? ${HEADS}\b(?=\s*(?:$|[,;]|on top\b|at the\b|to (?:serve|finish)\b|is\b)))`;
 const ANYWHERE = pattern(
   new RegExp(String.raw`\s*(?:\(\s*(?:${FOR_EVERYBODY})\s*\)|(?:${FOR_EVERYBODY}|${A_HEAD}))`, 'i'),
 );
 /** An amount for every one of the pieces that are made, of which somebody may eat several. */
 export const PER_PIECE = new RegExp(
-  String.raw`\b(?:(?:per|for each|for every|to each|on each|on every|in each|in every) ${PIECE}|each (?!potato|ball)${PIECE})\b`,
+  String.raw`\b(?:(?:per|for each|for every|to each|on each|on every|in each|in every|(?<=(?:\d|\b(?:g|ml|oz|tbsps?|tsps?|tablespoons?|teaspoons?|slices?|handfuls?|spoons?|[a-z]{4,})) )a) ${PIECE}|each (?!potato|ball)${PIECE})\b`,
   'i',
 );
 /** "per bowl: 2 tsp seeds". */

@@ -132,6 +132,8 @@ function splitAtFoods(text: string, listed: boolean): Stretch[] {
       // "rye bread, one slice each", "hot sauce, a shake": how much of the one before
       const only = rest
         .slice(u?.end ?? 0)
+        // "a tablespoon each. Bread is on the table": what the next sentence tells is no part of it
+        .replace(/(?<=[a-z]{4})\.\s.*$/, '')
         .replace(
           /\b(?:each|apiece|per|a|head|person|plate|in all|total|at most|max|maybe|perhaps|about|or so|ish|of it)\b/g,
           '',
@@ -236,6 +238,8 @@ const goesOnTelling = (text: string): boolean =>
   ) ||
     // "I do it dry."
     /^(?:I|We) [a-z]+ [a-z]+/.test(text) ||
+    // "Bread's on the table."
+    /^[A-Z][a-z]+(?:'s| (?:is|are)) (?:on|in|at|up|for|not|their|her|his)\b/.test(text) ||
     SOMEBODY_SAYS.test(text)) &&
   !startsWithAmount(text) &&
   !startsWithMeasure(text);
@@ -262,7 +266,7 @@ export function rowAndTold(row: Stretch): Stretch[] {
     const from = end.index + end[0].length;
     const rest = row.text.slice(from, from + BEGINNING);
     // "1 tsp salt in the original. I halve it.": how much of it is taken
-    if (TAKES_PART.test(row.text.slice(end.index - 1))) return false;
+    if (TAKES_PART.test(row.text.slice(end.index - 1)) && !SOMEBODY_SAYS.test(rest)) return false;
     if (alone && !open(end.index)) return true;
     return startsAsStep(rest) || (!open(end.index) && goesOnTelling(rest));
   });

@@ -4,13 +4,15 @@ import { clean } from './clean';
 
 /** "- I halve that", "(we use half)": how much of what is written is taken here. */
 export const TAKES_PART =
-  /\s*[-–—,;(.]+\s*(?:but |though )?(?:i|we)(?: now| always| usually)? (?:(halve|double)(?: (?:that|it|this|them))?|(?:use|do|put|take|have|only use|go for|give it)(?: only| just| about)? (half|a third|a quarter|double|twice)(?: of)?(?: (?:that|it|this|them|as much))?)(?:,? (?:and|as) (?!half\b)[^\d();,]*)?\)?[.!]*\s*$/i;
+  /\s*[-–—,;(.]+\s*(?:but |though )?(?:(halved|doubled) (?:here|now|for us|these days)|(?:i|we)(?:'ve| have)?(?: now| always| usually)? (?:(halved?|doubled?)(?: (?:that|it|this|them))?|(?:use|do|put|take|have|only use|go for|give it)(?: only| just| about)? (half|a third|a quarter|double|twice)(?: of)?(?: (?:that|it|this|them|as much))?))(?:,? (?:and|as) (?!half\b)[^\d();,]*)?\)?[.!]*\s*$/i;
 const PARTS: Readonly<Record<string, number>> = {
   halve: 1 / 2,
+  halved: 1 / 2,
   half: 1 / 2,
   'a third': 1 / 3,
   'a quarter': 1 / 4,
   double: 2,
+  doubled: 2,
   twice: 2,
 };
 const ROUND = 1000;
@@ -22,7 +24,7 @@ export function takenPart(line: string): string {
   const written = clean(line.slice(0, m.index));
   const at = /^\s*(?:about |around |roughly )?/i.exec(written)?.[0].length ?? 0;
   const q = readQuantity(written.toLowerCase(), at);
-  const part = PARTS[(m[1] ?? m[2] ?? '').toLowerCase()];
+  const part = PARTS[(m[1] ?? m[2] ?? m[3] ?? '').toLowerCase()];
   // the line as it stands is the larger: what cannot be shared out is left
   if (!q || part === undefined) return written;
   const figure = (n: number) => String(Math.round(n * part * ROUND) / ROUND);

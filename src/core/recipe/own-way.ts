@@ -1,9 +1,11 @@
 import { foodOfName } from '@/core/food/find';
 import { tokens } from '@/core/food/tokens';
 import { numberOf } from '@/core/measure/quantity';
-import { always, ladder, rewrite, type Rewrite } from '@/core/pattern/ladder';
+import { always, ladder } from '@/core/pattern/ladder';
 import { eachLast } from './each-last';
 import { A_SPOON, AN_AMOUNT, andAgain, andMore, partOfPack, takenPart } from './own-amounts';
+import { rung, type Rung } from './rung';
+import { TOLD_AGAIN } from './told-again';
 
 const KIND = String.raw`whole[- ]?(?:wheat|meal|grain)|brown|white|unsalted|unsweetened|[a-z]+[- ]free|(?:no|low|reduced)[- ](?:salt|sodium|fat|sugar)(?: added)?`;
 /** "½ cup basmati - brown here, white when …": which one it is here, and at other times. */
@@ -164,24 +166,9 @@ const STATE_THEN_KIND = /(\d ?(?:g|kg|oz|cups?)) \((dry|dried|raw|cooked|uncooke
 
 const isFood = (words: string): boolean => foodOfName(tokens(words.toLowerCase())) !== undefined;
 
-/** One way of talking, with an example and what is read of it: the test runs every one. */
-interface Rung extends Rewrite {
-  readonly says: string;
-  readonly reads: string;
-}
-const rung = (
-  says: string,
-  reads: string,
-  pattern: RegExp,
-  to: string | ((...found: string[]) => string),
-): Rung => ({
-  says,
-  reads,
-  ...rewrite(pattern, to),
-});
-
 /** In the order in which they are tried. */
 export const RUNGS: readonly Rung[] = [
+  ...TOLD_AGAIN,
   rung('3 tbsp peanut butter >> 1 tbsp', '3 tbsp peanut butter -> 1 tbsp', /\s*>{2,}\s*/g, ' -> '),
   { says: '2 tsp tahini (per bowl)', reads: '2 tsp tahini per person', ...always(eachLast) },
   { says: '2 tbsp oil for the pan, 1 tbsp for the top', reads: '2 tbsp + 1 tbsp oil', ...always(andAgain) },

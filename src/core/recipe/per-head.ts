@@ -11,7 +11,8 @@ const WEIGHS_ONE =
   /\d\s*(?:g|kg|ml|oz|lb)\s+(?:(?:drained|net|when drained|peeled|trimmed)\s+)?(?:each|apiece)\)?\s*$/;
 const SHARED_OUT =
   /^\s*(?:[1-9]\d?|two|three|four|five|six|eight|ten|twelve)\s+(?!(?:g|kg|ml|oz|tsps?|tbsps?|cups?)\b)[a-z][^,;(]*[,(–-]+\s*(?:one|two|three|half|a half|\d{1,2})\s+(?:each|apiece|per (?:person|head|plate)|a head)\)?\s*$/;
-const COUNTED = /^\s*(?:\d|an?\b|half\b|one\b|two\b|three\b|four\b|pinch|scant|heap)/;
+const COUNTED =
+  /^\s*(?:\d|(?:an?|half|one|two|three|four|five|six|seven|eight|nine|ten|twelve)\b|pinch|scant|heap)/;
 
 /** True where some word is neither a number nor a measure. */
 function namesSome(words: string): boolean {

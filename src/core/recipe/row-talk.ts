@@ -194,7 +194,8 @@ const isCountedBehind = (part: string): boolean => {
 /** A row's lists apart, each with its place; the row alone where it is one. */
 export function partsOfRow(row: Stretch): Stretch[] {
   // "3 leeks. 1 stick celery. 2 cloves garlic."
-  const sentences = row.text.split(/(?<=[a-z)])\.\s+/);
+  // "(ok so four tins)" behind the last tells nothing more
+  const sentences = row.text.replace(/(?<=[a-z]\.)\s+\([a-z' ]+\)[.!]?$/i, '').split(/(?<=[a-z)])\.\s+/);
   if (
     sentences.length > 1 &&
     sentences.every(

@@ -16,6 +16,7 @@ import { type ReadLine, type ReadServings, type ReadSettings } from '../types';
 import { leftOver, leftOverOfRows } from './left-over';
 import { deeds, otherMedium } from './deeds';
 import { DAIRY, FATS, PROMISED } from './kinds';
+import { numberOf } from '@/core/measure/quantity';
 import { isMeasure } from './measured';
 import { PRESSED } from './amount-before';
 import { mentionOf, type Mention } from './mention';
@@ -204,7 +205,11 @@ export function broughtBy(
       // "she uses 6 tbsp of oil and she'd say that's light. I use none."
       for (const c of sentence.clauses) if (isOthers(sentence, c)) back.add(c);
     }
-    const asked = sentence.asks && next?.source === source && answersNo(next.sentence);
+    const asked =
+      sentence.asks &&
+      next?.source === source &&
+      answersNo(next.sentence) &&
+      !tellsAnother(sentence, next.sentence);
     // "tahini sauce: 3 tbsp tahini, lemon, water": what it is called that is made of them
     const heads =
       next?.source === source &&
@@ -218,7 +223,8 @@ export function broughtBy(
   for (const { source, sentence: s } of sentences) {
     // "Salt? Not needed."
     const answer = s.tokens[s.from]?.word ?? '';
-    if (asked && (NEGATORS.has(answer) || ['none', 'skip', 'nope', 'unnecessary'].includes(answer))) {
+    const refuses = NEGATORS.has(answer) || ['none', 'skip', 'nope', 'unnecessary'].includes(answer);
+    if (asked && refuses && !tellsAnother(asked.s, s)) {
       asked = null;
       continue;
     }
@@ -475,6 +481,14 @@ const isDeniedBelow = (s: Sentence, next: Sentence): boolean =>
       next.clauses[0].verbAt === next.from &&
       ['water', 'stock'].includes(wordAt(next.tokens, next.from + 1))) ||
     next.clauses.every((c) => isRemark(next, c) || isBygone(next, c.to) || isOthers(next, c)));
+
+/** "2 tbsp miso? No, one is enough": an amount that is asked about, and another in the answer. */
+const tellsAnother = (asked: Sentence, answer: Sentence): boolean =>
+  [asked, answer].every((s) =>
+    s.tokens
+      .slice(s.from, s.to)
+      .some((t) => t.kind === 'number' || (!['a', 'an'].includes(t.word) && numberOf(t.word) !== null)),
+  );
 
 /** A sentence of what a portion holds: "430 cal, 3 g fat". */
 const isFigures = (s: Sentence): boolean =>

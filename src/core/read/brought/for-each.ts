@@ -5,22 +5,27 @@ import { DOES } from '@/core/step/people';
 
 export const EACH = new Set(['each', 'apiece', 'pp']);
 const HEADS = new Set(['head', 'person', 'plate', 'diner', 'eater', 'serving', 'portion', 'bowl']);
-/** What is eaten from by one: a thing of which there are as many as eaters. */
-const OF_ONE = new Set([
-  ...HEADS,
-  'pot',
-  'tub',
-  'glass',
-  'jar',
-  'mug',
-  'helping',
-  'ramekin',
-  'box',
-  'lunchbox',
+/** What a meal is packed into. */
+const BOXES = new Set(['box', 'lunchbox', 'tub']);
+/** Bread that is filled or topped, one behind the other. */
+const FILLED = new Set([
+  'bun',
+  'bap',
+  'roll',
+  'wrap',
+  'burger',
+  'pitta',
+  'bagel',
+  'crumpet',
+  'pancake',
+  'patty',
 ]);
+/** What is eaten from by one: a thing of which there are as many as eaters. */
+const OF_ONE = new Set([...HEADS, ...BOXES, 'pot', 'glass', 'jar', 'mug', 'helping', 'ramekin']);
 /** "per head", "a plate", "per pancake": so much for every one, at a place behind an amount. */
 export const isPerOne = (word: string, thing: string): boolean =>
-  (word === 'a' && HEADS.has(thing)) || (word === 'per' && (OF_ONE.has(thing) || PIECES.includes(thing)));
+  (word === 'a' && (HEADS.has(thing) || BOXES.has(thing) || FILLED.has(thing))) ||
+  (word === 'per' && (OF_ONE.has(thing) || PIECES.includes(thing)));
 const PLACED = new Set(['for', 'on', 'to', 'in', 'over', 'into']);
 /** Whether "each", "a head", "for each of us", "on each plate" stands at a place, behind an amount or its food. */
 export function isForEach({ tokens, to }: Pick<Sentence, 'tokens' | 'to'>, at: number): boolean {

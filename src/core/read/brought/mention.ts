@@ -24,6 +24,7 @@ import {
   swappedAmount,
 } from './amount-before';
 import { PER_PIECE } from '@/core/recipe/each-last';
+import { apposed } from './apposed';
 import { EACH, isForEach, onEach } from './for-each';
 import { MORE } from './kinds';
 import { isMeasure, STATES } from './measured';
@@ -334,8 +335,13 @@ export function mentionOf(
       );
       if (again.missing === null) read = again;
     }
+    // "a tin of coconut milk, the light one, half of it"
+    const pieces = read.missing === null || bare ? apposed(source, s, to, start < from) : null;
+    const whole = pieces === null ? null : line(`${phrase}${pieces}${notes}${serves}${each}`);
+    const toldOf = whole?.missing === null && whole.foods.length === 1;
+    if (toldOf) read = whole;
     // "rice, 60 g dry": what is said of it is more than what the plain word means in a sentence
-    const said = kind !== undefined || (amount !== null && amount.states.length > 0);
+    const said = toldOf || kind !== undefined || (amount !== null && amount.states.length > 0);
     if (!said && read.foods[0]?.food && read.foods[0].food.kind !== food.kind && ALIASES.at(s.tokens, from))
       read = null;
   }

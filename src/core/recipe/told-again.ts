@@ -1,0 +1,181 @@
+import { foodOfName } from '@/core/food/find';
+import { tokens } from '@/core/food/tokens';
+import { rung, type Rung } from './rung';
+
+/**
+ * An amount that is told twice on a row: what another recipe says and what goes in here, what a pack holds and what all of
+ * it weighs.
+ */
+
+const NUMBER = String.raw`(?:\d+(?:[./]\d+)?(?: \d\/\d)?[½¼¾⅓⅔]?|[½¼¾⅓⅔]|an?|half an?|one|two|three|four|five|six)`;
+const UNIT =
+  '(?:tbsps?|tsps?|tablespoons?|teaspoons?|cups?|mugs?|spoons?|spoonfuls?|handfuls?|cloves?|tins?|cans?|g|kg|ml|l|oz|lbs?|T|t)';
+const SOME = String.raw`(?:about |around |~ ?)?${NUMBER}(?: ?(?:heaped |level |good )?${UNIT}\b)?`;
+const NAME = "(?!(?:an?|half|the|one|two|three) )[a-z][a-z']+(?:[ -][a-z']+){0,4}?";
+const SAYS =
+  "(?:says?|said|calls? for|called for|asks? for|asked for|wants?|wanted|has|had|have|uses?|used|takes?|took|puts?|suggests?|gives?|lists?|reads?|would (?:have|use|put|do)|does|did|writes?|wrote|tells me|'s)";
+/** Who or what else tells how much. */
+const ELSEWHERE =
+  "(?:the |my |her |his |their |this |that )?(?!i |we )(?:[a-z]+(?:'s)? ){0,2}?(?!(?:i|we|that|which|you)\\b)[a-z]+";
+const OURS =
+  "(?:i|we|me|us|mine|ours|here|now|today|our (?:way|house|version))(?:'ve|'m|'re|'d)?(?: (?:only|just|always|usually|now|mostly|never|myself|ourselves))*";
+const DOES =
+  "(?:use|used|do|did|put|take|took|add|added|have|had|go|went|need|get by|make do|manage|stick|gone down|go down|am down|down|make it|made it|it's|give it|want|like|prefer|say|find)(?: (?:in|for|to|with|on|only|just|about|more like))*";
+const MARK = String.raw`\s*[-–—:,;(]+\s*`;
+const THEN = String.raw`\s*(?:[)\s]*[-–—,;.:(]+\s*(?:but |and |so |though )?|\s(?:but|and|so)\s+)`;
+
+/** The unit at the end of an amount. */
+const unitOf = (amount: string): string =>
+  new RegExp(`(?:(?:heaped|level|good) )?${UNIT}$`).exec(amount.trim())?.[0] ?? '';
+/** What goes in here, in the unit of what is told elsewhere where it has none of its own. */
+function here(theirs: string, ours: string, food: string): string {
+  const said = ours.trim();
+  if (/^(?:none|nothing|zero|no)$/i.test(said)) return `no ${theirs} ${food}`;
+  if (/^(?:half|a half|a quarter|a third|half (?:of )?(?:that|it))$/i.test(said))
+    return `${theirs} ${food} - I use ${said.replace(/^a half$/i, 'half').replace(/ .*(?:that|it)$/i, '')}`;
+  return `${said}${unitOf(said) || !unitOf(theirs) ? '' : ` ${unitOf(theirs)}`} ${food}`;
+}
+const OURS_IS = String.raw`(?:${OURS})(?: ${DOES})?:? +`;
+const AMOUNT_HERE = `(${SOME}|half(?: (?:of )?(?:that|it))?|a half|a quarter|a third|none|nothing|zero)`;
+const ENDS = String.raw`\)?(?:\s*[-–—,;(]\s*(?!(?:plus|and|or|then|with)\b|.*\bdown to\b)[a-z][^\d]*|\.\s+[^\d]*)?[.!]*\s*$`;
+
+export const TOLD_AGAIN: readonly Rung[] = [
+  rung(
+    'oil: the book says 3 tbsp, I use 1',
+    '1 tbsp oil',
+    new RegExp(
+      String.raw`^\s*(${NAME})${MARK}(?:${ELSEWHERE} ${SAYS}|(?:it )?(?:was|were)|orig(?:inally|inal)?\.?:?) (${SOME})${THEN}${OURS_IS}${AMOUNT_HERE}${ENDS}`,
+      'i',
+    ),
+    (_, food = '', theirs = '', ours = '') => here(theirs, ours, food),
+  ),
+  rung(
+    '3 tbsp oil in the book, I use 1',
+    '1 tbsp oil',
+    new RegExp(
+      String.raw`^\s*(${SOME}) (?:of )?(${NAME})(?: (?:in|by|says|said) (?:the |my |her |his )?[a-z']+(?: [a-z]+)?|\s*\((?:the |in the |says the |my |her |his )?[a-z']+(?: [a-z]+)?\)| originally)?${THEN}${OURS_IS}${AMOUNT_HERE}${ENDS}`,
+      'i',
+    ),
+    (all, theirs = '', food = '', ours = '') =>
+      // an amount of its own with its own unit may be of another food
+      unitOf(theirs) || unitOf(ours) ? here(theirs, ours, food) : all,
+  ),
+  rung(
+    'sugar: 100 g in the original, 30 g here',
+    '30 g sugar',
+    new RegExp(
+      String.raw`^\s*(${NAME})(?:${MARK}| )(?:(?:it|they|${ELSEWHERE}) ${SAYS} )?(${SOME})(?: (?:in (?:the |my |her |his )?[a-z]+|originally|they say|it says|by the book))?${THEN}(?:(?:i'd say|i say|now|here|today|i do|we do) (?:it's )?(${SOME})|(${SOME})(?: (?:here|now|today|for us|does it|does|is plenty|is enough|will do|is fine)))[)\s.!]*$`,
+      'i',
+    ),
+    (_, food = '', theirs = '', ours = '', or = '') => here(theirs, ours || or, food),
+  ),
+  rung(
+    '60 g almond butter. Book says 120, I halved it',
+    '60 g almond butter',
+    new RegExp(
+      String.raw`^(\s*${SOME} (?:of )?${NAME})\s*[-–—.,;(]+\s*(?:but |though )?${ELSEWHERE} ${SAYS} ${SOME}[,;]? (?:but |and |so )?(?:i|we)(?:'ve| have)? (?:halved?|cut|reduced|doubled?)(?: (?:it|that|this|down|back))*\)?[.!]*\s*$`,
+      'i',
+    ),
+    '$1',
+  ),
+  rung(
+    'tahini, 2 tbsp, Gran would put 6',
+    'tahini, 2 tbsp',
+    new RegExp(
+      String.raw`^(\s*(?:${SOME} (?:of )?${NAME}|${NAME}[,:–—-]* ${NUMBER} ?${UNIT}))\s*[-–—,;(]+\s*(?:but |though )?${ELSEWHERE}(?: (?:would|always|still|usually|happily)|'d)? (?:have|use|put|do|does|uses|puts|likes|takes|used|go for|had|says?|said) ${SOME}\)?[.!]*\s*$`,
+      'i',
+    ),
+    '$1',
+  ),
+  rung(
+    'walnuts, half the 200 g it says',
+    '100 g walnuts',
+    new RegExp(
+      String.raw`^\s*(${NAME})\s*[,:–—-]+\s*(half|a quarter|a third) (?:of )?(?:the |that )?(${NUMBER} ?${UNIT})(?: (?:it|they|the [a-z]+)(?:'s)? ${SAYS}| (?:in|of) (?:the|my|her|his) [a-z]+)?[.!]*\s*$`,
+      'i',
+    ),
+    '$3 $1 - I use $2',
+  ),
+  rung(
+    '2 tbsp tahini, really',
+    '2 tbsp tahini',
+    /(?<!\b(?:no|not))(?:,)? (?:anyway|anyhow|really|honestly|actually|in fact|mind you|to be (?:fair|honest)|if (?:i'm|we're) honest|as it happens)[.!]*(?=\s*(?:$|\)))/i,
+    '',
+  ),
+  rung(
+    'a tin of coconut milk, half a tin',
+    'half a tin coconut milk',
+    /^\s*(?:1|an?|one) (?:whole |big |small |large )?(tin|can|block|pack|packet|bag|jar|carton|tub|head|box|bunch|bottle)(?: of)? ([a-z][a-z' -]*?)\s*[-–—,;:(]+\s*(?:well,? |only |just |ok,? |or )*(half|a quarter|a third)(?: (?:an? |the |of (?:an?|the|it|that) ?)(?:\1)?)?\)?[.!]*\s*$/i,
+    '$3 a $1 $2',
+  ),
+  rung(
+    '2 tbsp white miso? No, 1. It was too salty with 2.',
+    '1 tbsp white miso',
+    new RegExp(
+      String.raw`^\s*(${SOME}) (?:of )?(${NAME})\s*(?:\?+|\(\?+\))\s*(?:(?:no|nope|well|ok|okay|actually|hm+|rather)[,.:;–—-]*\s*)?(?:make (?:it|that) |just |only |better |i'd say |say )*(${SOME})(?: is (?:plenty|enough|fine))?(?:[.,;!–—-]+\s.*)?[.!]*$`,
+      'i',
+    ),
+    (_, theirs = '', food = '', ours = '') => here(theirs, ours, food),
+  ),
+  rung(
+    'walnuts, 200 g in the book, halved here',
+    '100 g walnuts',
+    new RegExp(
+      String.raw`^\s*(${NAME})\s*[,:(–—-]*\s*(${NUMBER} ?${UNIT})(?: (?:in|by|says) (?:the |my |her |his )?[a-z]+|\s*\([a-z ]+\))?\s*[,;(–—-]+\s*(?:but |which )?(?:(?:i|we)(?:'ve| have)? )?(?:halved?|cut in half)(?: (?:it|that|this|here|now|for us|these days))+\)?[.!]*\s*$`,
+      'i',
+    ),
+    '$2 $1 - I use half',
+  ),
+  rung(
+    'a whole bag of frozen peas, the 900 g one',
+    'a bag (900 g) frozen peas',
+    /^\s*((?:\d{1,2}|an?|one|two|three|four|half an?)) (?:whole |full |big |large |small |entire )*(bags?|packs?|packets?|tins?|cans?|jars?|tubs?|blocks?|cartons?|box(?:es)?|bottles?|pouch(?:es)?)((?: of)? [a-z][a-z' -]*?)\s*[,(–—-]+\s*(?:it's |that's )?(?:the |a )?(?:big |large |small |little |giant |usual |normal )*(\d{2,4} ?(?:g|ml)|\d(?:\.\d+)? ?(?:kg|l)) (?:ones?|kinds?|sizes?|sorts?|bags?|packs?|tins?|cans?|jars?|blocks?)\)?(?=\s*(?:$|[,;.(]))/i,
+    (_, n = '', pack = '', food = '', size = '') =>
+      `${n} ${pack} (${size}${/s$/.test(pack) ? ' each' : ''})${food.replace(/^ of(?= )/, '')}`,
+  ),
+  rung(
+    'six potatoes (about 900 g all in)',
+    'six potatoes (about 900 g)',
+    /(\d ?(?:g|kg|oz|lbs?))\s+(?:all in|al(?:l[- ]?)?together|in (?:all|total)|total|all told|the (?:whole )?lot|between them|for the (?:whole )?lot|on the scales?)(?=\s*(?:$|[,;).]))/i,
+    '$1',
+  ),
+  rung(
+    '1 mug brown basmati (my mug holds 250 ml)',
+    '250 ml brown basmati',
+    /^\s*(\d(?:\.\d+)?|an?|one|two|three|half an?) (?:level )?(mugs?|cups?|glass(?:es)?|bowls?|ladles?|scoops?)(?: of)? ([a-z][^()]*?)\s*[(,–—-]+\s*(?:my|a|our|the|that|one|each) (mug|cup|glass|bowl|ladle|scoop)(?:'s| (?:holds|is|takes|does|means|comes to))(?: about)? (\d{2,3}) ?ml(?: (?:here|in this house|level))?\)?(?=\s*(?:$|[,;.]))/i,
+    (all, n = '', unit = '', food = '', named = '', ml = '') => {
+      const many = /^half/i.test(n) ? 1 / 2 : ({ two: 2, three: 3 }[n.toLowerCase()] ?? Number(n)) || 1;
+      return unit.toLowerCase().startsWith(named.toLowerCase())
+        ? `${Math.round(many * Number(ml))} ml ${food}`
+        : all;
+    },
+  ),
+  rung(
+    'soy, 2 tbsp of the low salt one',
+    '2 tbsp low salt soy',
+    new RegExp(
+      String.raw`^\s*(${NAME})\s*[,:–—-]+\s*(${NUMBER} ?(?:heaped |level |good )?${UNIT}) of (?:the|that|my|our) ([a-z][a-z-]*(?: [a-z-]+){0,2}?) (?:ones?|kind|sort|type|stuff|version|variety)\)?(?=\s*(?:$|[,;.(]))`,
+      'i',
+    ),
+    '$2 $3 $1',
+  ),
+  rung(
+    '3 slices of bread, the rye one',
+    '3 slices of rye bread',
+    new RegExp(
+      String.raw`^(\s*(?:(?:about )?${NUMBER} ?(?:${UNIT}|slices?|blocks?|packs?|jars?|bags?)?(?: of)? )?)(?:the )?(${NAME})\s*[,(–—-]+\s*(?:the|that|my|our) ([a-z-]+(?: [a-z-]+)?) (?:ones?|kind|sort|type|stuff)\)?(?=\s*(?:$|[,;.]))`,
+      'i',
+    ),
+    (all, amount = '', name = '', kind = '') =>
+      foodOfName(tokens(`${kind} ${name}`.toLowerCase())) === undefined ? all : `${amount}${kind} ${name}`,
+  ),
+  rung(
+    '2 cups cooked brown lentils, about 1 cup dry',
+    '2 cups cooked brown lentils',
+    new RegExp(
+      String.raw`^(\s*(?:about )?${NUMBER} ?${UNIT} [^()\d]*?(?:cooked|boiled)\b[^()\d]*?|\s*(?:about )?${NUMBER} ?${UNIT} (?:dry|dried|raw|uncooked)\b[^()\d]*?)\s*[,(–—-]+\s*(?:that's |which is |that is |it's |i\.e\. |from |makes |gives |to make |= ?|or )?${SOME} (?:dry|dried|raw|uncooked|cooked|(?:once|when) (?:cooked|dry|boiled))(?: weight)?\)?(?=\s*(?:$|[,;]))`,
+      'i',
+    ),
+    '$1',
+  ),
+];
