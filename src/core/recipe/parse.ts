@@ -43,6 +43,7 @@ import {
 } from './row-servings';
 import { forAll, FOR_SO_MANY } from './talk';
 import { PiecesMade } from './pieces-made';
+import { saysOnlyEaters } from './eaters';
 import { piecesEach, platesOfPieces, SAYS_PEOPLE, servingsRow, told } from './servings-told';
 import {
   eatersOf,
@@ -341,6 +342,13 @@ class Parser {
     const eaters = this.servings === null ? eatersOf(clean(stretch.text).toLowerCase()) : null;
     if (eaters && eaters.text.length + MOST_BESIDE_EATERS >= stretch.text.length) {
       this.takeServings(eaters);
+      this.notes.push(stretch);
+      return;
+    }
+    // "2 for brekkie", "just me, two nights running"
+    const only = this.servings === null && saysOnlyEaters(stretch.text) ? servingsRow(stretch.text) : null;
+    if (only) {
+      this.takeServings(only);
       this.notes.push(stretch);
       return;
     }

@@ -39,6 +39,14 @@ const SAYS: readonly ((n: string) => string)[] = [
   (n) => `goes round ${n}`,
   (n) => `${n} dinners`,
   (n) => `${n} lunches`,
+  (n) => `${n} for breakfast`,
+  (n) => `${n} for brekkie`,
+  (n) => `family of ${n}`,
+  (n) => `for a table of ${n}`,
+  (n) => `us ${n}`,
+  (n) => `cooks for ${n}`,
+  (n) => `${n} easily`,
+  (n) => `${n} for the rota`,
 ];
 const HEAD = 'Carrot soup';
 const LIST = '450 g carrots\n1 litre water\n2 tbsp tahini';
@@ -71,6 +79,28 @@ describe('no dish feeds more than it says', () => {
     const known = all.filter(({ said, n, put }) => parseRecipe(put(said)).servings?.range.best === n);
     expect(known.length / all.length).toBeGreaterThan(0.9);
   });
+});
+
+/** Meals for so many, and slices of a loaf: as many plates as they come to. */
+test.each([
+  ['two dinners for two', 4, 4],
+  ['2 nights for 2', 4, 4],
+  ['3 lunches for me', 3, 3],
+  ['serves me twice', 2, 2],
+  ['just me, two nights running', 2, 2],
+  ['does me three days', 3, 3],
+  ['six of us, sometimes seven', 6, 7],
+  ['3, at a push 4', 3, 4],
+  ['does four with leftovers for one', 4, 5],
+  ['One loaf = 16 slices, we count 2 a person', 8, 8],
+  ['1 loaf, 16 slices, 2 pp', 8, 8],
+  ['A loaf is 12 slices, two each', 6, 6],
+  ['makes 500 g = 10 servings of 50 g', 10, 10],
+] as const)('%s', (said, low, high) => {
+  for (const [, put] of PLACES) {
+    const { servings } = parseRecipe(put(said));
+    expect(servings && [servings.range.low, servings.range.high]).toEqual([low, high]);
+  }
 });
 
 /** Pieces by the number that each eats, one digit or two: so many plates, whatever the words between. */

@@ -3,6 +3,7 @@ import { readQuantity } from '@/core/measure/quantity';
 import { range } from '@/core/range/range';
 import { remember } from '@/core/memo';
 import { clean } from './clean';
+import { printedEaters } from './eaters';
 import { eitherOf, eatersOf, readServings, type ServingsWords } from './servings';
 
 const THE_PAIR = /\b(?:the (?:pair|both) of us|us two|us both)\b/g;
@@ -59,9 +60,11 @@ function besideOrAlone(text: string): ServingsWords | null {
 }
 
 function rowNow(row: string): ServingsWords | null {
-  const text = clean(eitherOf(row))
-    .toLowerCase()
-    .replace(/^[#\s>*-]+/, '')
+  const text = printedEaters(
+    clean(eitherOf(row))
+      .toLowerCase()
+      .replace(/^[#\s>*-]+/, ''),
+  )
     // "(1 big bowl)"
     .replace(/^\(([^()]*[a-z][^()]*)\)$/, '$1')
     // "for the pair of us"
@@ -152,6 +155,8 @@ const IN_PIECES = pattern(
   /^(?:makes?|yields?|cuts?)\b|\b(?:squares?|slices?|bars?|pieces|cookies|biscuits|muffins?|balls?|patties|burgers?|cakes?|rolls?|pancakes?|fritters?|dumplings?|falafels?)\b/,
 );
 
+const IN_PLATES = /\b\d{1,2} (?:servings|portions|people|plates|bowls|helpings)\b/;
+
 /**
  * How many plates pieces make, by what the recipe says that each eats of them: "Makes 10-12, we eat 3 each" are 3 to 4.
  *
@@ -159,7 +164,8 @@ const IN_PIECES = pattern(
  * @param texts of the recipe that may say it
  */
 export function platesOfPieces(servings: ServingsWords, texts: readonly string[]): ServingsWords {
-  if (!IN_PIECES.test(servings.text)) return servings;
+  // "makes 500 g = 10 servings": plates already
+  if (!IN_PIECES.test(servings.text) || IN_PLATES.test(servings.text)) return servings;
   // "makes 8 (2 each)" was counted in plates when it was read
   const counted = servings.text.match(/\d+(?! ?(?:g|kg|ml|oz|lb|cm|mm|in|inch|x)\b|\d|[.,]\d)/g) ?? [];
   if (counted.some((n) => servings.range.high < Number(n))) return servings;
@@ -206,8 +212,7 @@ const EACH_ITS_OWN = pattern(
 
 /** "…, two bowls" at the end of a title. */
 export function servingsInTitle(title: string): ServingsWords | null {
-  const text = clean(title)
-    .toLowerCase()
+  const text = printedEaters(clean(title).toLowerCase())
     // "attempt no. 3", "version 2"
     .replace(
       /(?:\b(?:no\.?|nr\.?|number|version|take|part|attempt|try|mark|day|week)|[#v])\s?\d{1,2}\b/g,
@@ -271,7 +276,7 @@ export const SAYS_PEOPLE =
   /\b(?:of us|people|persons?|eaters?|diners?|adults?|serves?|feeds?|servings?|portions?|plates?|bowls?|each|us)\b/i;
 
 function toldNow(sentence: string): ServingsWords | null {
-  const text = clean(sentence).toLowerCase().replace(THE_PAIR, 'two of us');
+  const text = printedEaters(clean(sentence).toLowerCase().replace(THE_PAIR, 'two of us'));
   const family = eatersOf(text) ?? besideOrAlone(text);
   if (family) return family;
   const weight = BY_WEIGHT.exec(text);

@@ -2,6 +2,7 @@ import { pattern } from '@/core/pattern/pattern';
 import { numberOf, readQuantity } from '@/core/measure/quantity';
 import { range, type Range } from '@/core/range/range';
 import { clean } from './clean';
+import { printedEaters } from './eaters';
 
 /** How many a recipe feeds, as it says it. */
 export interface ServingsWords {
@@ -21,7 +22,7 @@ const LEAD =
 const A_SERVING = pattern(/\b(?:an?|one|each|per|every) serving(?: size)?\s*(?:is|:|=|are)\s*(?:about )?$/);
 const FOR = pattern(/^for\s+(?:about |around |roughly )?/);
 const PEOPLE = pattern(
-  /^[\s-]*(?:(?!per\b|for\b|tsps?\b|tbsps?\b|teaspoons?\b|tablespoons?\b|cups?\b|g\b|ml\b|oz\b|each\b|in\b)\w+\s+){0,2}?(?:servings?|serves|portions?|people|persons?|helpings?|plates?|bowls?|covers|diners?|eaters?|adults|hungry|as an? (?:\w+ )?(?:starter|main|side|snack|lunch|supper|appeti[sz]er))\b/,
+  /^[\s-]*(?:(?!an?\b|per\b|for\b|tsps?\b|tbsps?\b|teaspoons?\b|tablespoons?\b|cups?\b|g\b|ml\b|oz\b|each\b|in\b)\w+\s+){0,2}?(?:servings?|serves|portions?|people|persons?|helpings?|plates?|bowls?|covers|diners?|eaters?|adults|hungry|as an? (?:\w+ )?(?:starter|main|side|snack|lunch|supper|appeti[sz]er))\b/,
 );
 const VOLUME = pattern(
   /^\s*(?:\w+\s+)?(?:cups?|ml|millilit|lit(?:re|er)s?|l\b|quarts?|pints?|jars?|fl\.? ?oz|oz|ounces?|g\b|kg|tbsp|tablespoons?|bottles?)/,
@@ -55,7 +56,7 @@ const EATEN_EACH = pattern(
 );
 /** "1 loaf, 8 slices, 2 slices each": how many of them make a plate. */
 const CUT_EACH = pattern(
-  /^[^.;]{0,24}?[,(;:]\s*(\d{1,2}|one|two|three|four)\s+(?:slices?|pieces?|squares?|wedges?)?\s*(?:each|apiece|a (?:head|person|plate|serving)|per (?:head|person|plate|serving)|is (?:a|one) (?:serving|portion|plate))\b/,
+  /^[^.;]{0,24}?[,(;:]\s*(?:that's |so )?(\d{1,2}|one|two|three|four)\s+(?:slices?|pieces?|squares?|wedges?)?\s*(?:each|apiece|a (?:head|person|plate|serving)|per (?:head|person|plate|serving)|is (?:a|one) (?:serving|portion|plate))\b/,
 );
 const SLICES = pattern(
   /^(.{0,40}?[,(;:=]\s*)\d+(?:\s*(?:-|–|to)\s*\d+)?\s+(?:slices|pieces|squares|wedges|portions|servings)\b/,
@@ -115,9 +116,11 @@ export const eitherOf = (line: string): string =>
  * @returns null where the line says nothing of it; a problem where it says none or an absurd number
  */
 export function readServings(line: string): ServingsReading | null {
-  const text = clean(eitherOf(line))
-    .toLowerCase()
-    .replace(/^[#\s>*-]+/, '')
+  const text = printedEaters(
+    clean(eitherOf(line))
+      .toLowerCase()
+      .replace(/^[#\s>*-]+/, ''),
+  )
     // "makes 30ish"
     .replace(/(\d)[- ]?ish\b/g, '$1')
     // "2 serves", "serve: 4", "4 pax"

@@ -1,5 +1,6 @@
 import { findFood, SURE } from '@/core/food/find';
 import { clean } from './clean';
+import { printedEaters } from './eaters';
 import { readServings, type ServingsReading } from './servings';
 import { servingsInTitle } from './servings-told';
 
@@ -55,7 +56,11 @@ export function readTitle(written: string): { readonly title: string; readonly s
   const says = said && !('problem' in said) && SAYS.test(title);
   const called = SO_MANY_OF.exec(title);
   const number = A_NUMBER_OF.exec(title)?.[0];
+  const lower = title.toLowerCase();
+  const printed = printedEaters(lower);
   const servings = [
+    // "…, two dinners for two"
+    printed !== lower && readServings(/\bserves \d.*$/.exec(printed)?.[0] ?? ''),
     // "enough for 5, or 4 greedy"
     many &&
       readServings(

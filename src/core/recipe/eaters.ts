@@ -1,0 +1,104 @@
+import { numberOf } from '@/core/measure/quantity';
+import { ladder, rewrite } from '@/core/pattern/ladder';
+
+const MANY = '(\\d{1,2}|one|two|three|four|five|six|seven|eight|nine|ten|twelve)';
+const MEAL = '(?:breakfast|brekkie|lunch|dinner|supper|tea|meal)';
+const MEALS = '(?:breakfasts|brekkies|lunches|dinners|suppers|teas|meals|nights|days|sittings|goes)';
+const SERVES = '(?:serves|does|feeds|for|lasts|cooks for|does for)';
+const count = (word: string | undefined): number => numberOf(word) ?? 1;
+
+/** How cooks say for how many it is, in the words in which recipes print it; the text is in lower case. */
+const EATERS = ladder([
+  // "6 ptns", "4 srv", "12 pcs, 3 pp"
+  rewrite(/(?<=\d ?)(?:ptns?|portns?|srvs?|svgs?|svs)\b\.?/g, ' servings'),
+  rewrite(/(?<=\d ?)pcs?\b\.?/g, ' pieces'),
+  rewrite(/^\(?\s*(?:s|sv|svs|srv|srvs|f|serv)[.:]? ?(\d{1,2}(?: ?[-–] ?\d{1,2})?)\s*\)?$/g, 'serves $1'),
+  // "us four", "family of five", "for a table of 8", "cooks for 14"
+  rewrite(new RegExp(String.raw`\bus ${MANY}\b(?! of)`, 'g'), '$1 of us'),
+  rewrite(
+    new RegExp(
+      String.raw`\b(?:for )?(?:an? |our |the )?(?:family|table|group|crew|household) of ${MANY}\b`,
+      'g',
+    ),
+    'serves $1',
+  ),
+  rewrite(new RegExp(String.raw`\bcooks for (?=${MANY})`, 'g'), 'serves '),
+  // "serves me twice", "does me two days", "just me, two nights running"
+  rewrite(
+    new RegExp(
+      String.raw`\b(?:${SERVES} |just (?:for )?)(?:just )?(?:me|myself|one|one person|1)[, ]+(?:for )?(?:twice|${MANY} (?:times|${MEALS}))(?: running| in a row)?\b`,
+      'g',
+    ),
+    (_, times?: string) => `serves ${times ? count(times) : 2}`,
+  ),
+  // "two dinners for two", "2 nights for 2", "3 lunches for me"
+  rewrite(
+    new RegExp(String.raw`\b${MANY} ${MEALS} for (?:the )?(?:${MANY}(?: of us| people)?|me|one)\b`, 'g'),
+    (_, meals: string, eaters?: string) => `serves ${count(meals) * (eaters ? count(eaters) : 1)}`,
+  ),
+  // "2 for breakfast", "(2 for brekkie)"
+  rewrite(
+    new RegExp(String.raw`^\(?\s*${MANY} (?:for|at) (?:the |our |a )?${MEAL}\s*\)?[.!]?$`),
+    'serves $1',
+  ),
+  rewrite(
+    new RegExp(
+      String.raw`^\(?\s*${MANY} for (?:the|our) (?:rota|table|house|household|family|boat|week|weekend)\s*\)?[.!]?$`,
+    ),
+    'serves $1',
+  ),
+  // "4 easily"
+  rewrite(
+    new RegExp(String.raw`^\(?\s*${MANY},? (?:easily|comfortably|generously|just about)\s*\)?[.!]?$`),
+    'serves $1',
+  ),
+  // "six of us, sometimes seven", "3, at a push 4"
+  rewrite(
+    new RegExp(
+      String.raw`\b${MANY}( of us| people)?,? (?:(?:or )?(?:sometimes|often|occasionally|some days|at times|now and then)|(?:or )?at an? (?:push|pinch|stretch|squeeze)) ${MANY}\b`,
+      'g',
+    ),
+    (_, some: string, who: string | undefined, others: string) =>
+      `serves ${[count(some), count(others)].sort((a, b) => a - b).join('-')}${who ?? ''}`,
+  ),
+  // "does four with leftovers for one", "feeds 5 plus a lunchbox"
+  rewrite(
+    new RegExp(
+      String.raw`\b(?:serves|does|feeds|for) ${MANY}(?: of us| people)?,? (?:with|and|plus) (?:left(?:-| )?overs for|enough left for|some left for|lunch for|lunches for) ${MANY}\b`,
+      'g',
+    ),
+    (_, now: string, later: string) => `serves ${count(now)}-${count(now) + count(later)}`,
+  ),
+  // "one loaf = 16 slices, we count 2 a person"
+  rewrite(
+    /(?<=[,;(–-] ?)(?:so |and )?(?:we |i )?(?:count|allow|have|eat|reckon|do|take|that's) (?=(?:\d|one|two|three|four) (?:slices? |pieces? )?(?:an?|per|each|apiece)\b)/g,
+    '',
+  ),
+  rewrite(
+    new RegExp(
+      String.raw`\b(?:makes )?(?:one|an?|1|the|this) (?:[a-z]+ )?(?:loaf|cake|tart|pie|tray|traybake|tin|slab)\s*(?:=|is|:|,|;|\(|makes|gives|cuts (?:into|in)|[.] )\s*(\d{1,2}) (?:good |thin |thick )?(?:slices|pieces|squares|wedges|bars)\s*[,;.(–-]+\s*(?:so |that's )?${MANY} (?:slices? |pieces? )?(?:each|apiece|pp|(?:an?|per) (?:person|head|plate))\b\)?`,
+      'g',
+    ),
+    (all, pieces: string, each: string) =>
+      Number(pieces) % count(each) === 0 ? `serves ${Number(pieces) / count(each)}` : all,
+  ),
+]);
+
+/**
+ * Words that say how many a dish feeds, as recipes print them: "2 for brekkie" is "serves 2", "two dinners for two"
+ * "serves 4". Others stay as they are.
+ *
+ * @param text in lower case
+ */
+export const printedEaters = (text: string): string => EATERS(text);
+
+/** Whether a row says for how many it is and nothing else. */
+export const saysOnlyEaters = (row: string): boolean =>
+  row.length < LONGEST &&
+  /^serves \d{1,2}(?:-\d{1,2})?(?: of us| people)?$/.test(
+    EATERS(row.trim().toLowerCase().replace(/[.!]$/, '')).replace(
+      new RegExp(`^serves ${MANY}$`),
+      (_, n: string) => `serves ${count(n)}`,
+    ),
+  );
+const LONGEST = 60;
