@@ -47,6 +47,13 @@ const EATERS = ladder([
     ),
     'serves $1',
   ),
+  // "good as a starter for 6"
+  rewrite(
+    new RegExp(
+      String.raw`^\(?\s*(?:(?:it's |it is )?(?:good|nice|lovely|fine|great|works|ok)|also|or)? ?as an? (?:starter|side|main|snack|lunch|supper|dip) for ${MANY}\s*\)?[.!]?$`,
+    ),
+    'serves $1',
+  ),
   // "4 easily"
   rewrite(
     new RegExp(String.raw`^\(?\s*${MANY},? (?:easily|comfortably|generously|just about)\s*\)?[.!]?$`),

@@ -346,9 +346,9 @@ class Parser {
       return;
     }
     // "2 for brekkie", "just me, two nights running"
-    const only = this.servings === null && saysOnlyEaters(stretch.text) ? servingsRow(stretch.text) : null;
+    const only = SAYS_SERVINGS.test(stretch.text) ? false : saysOnlyEaters(stretch.text);
     if (only) {
-      this.takeServings(only);
+      if (this.servings === null) this.takeServings(servingsRow(stretch.text));
       this.notes.push(stretch);
       return;
     }

@@ -1,4 +1,5 @@
 import { foodOfName } from '@/core/food/find';
+import { numberOf } from '@/core/measure/quantity';
 import { tokens } from '@/core/food/tokens';
 import { rung, type Rung } from './rung';
 
@@ -38,6 +39,9 @@ function here(theirs: string, ours: string, food: string): string {
 const OURS_IS = String.raw`(?:${OURS})(?: ${DOES})?:? +`;
 const AMOUNT_HERE = `(${SOME}|half(?: (?:of )?(?:that|it))?|a half|a quarter|a third|none|nothing|zero)`;
 const ENDS = String.raw`\)?(?:\s*[-–—,;(]\s*(?!(?:plus|and|or|then|with)\b|.*\bdown to\b)[a-z][^\d]*|\.\s+[^\d]*)?[.!]*\s*$`;
+
+/** Grams that a tin of 400 g drains to, at the least and the most: common practice. */
+const [LEAST_OF_A_TIN, MOST_OF_A_TIN] = [200, 320];
 
 export const TOLD_AGAIN: readonly Rung[] = [
   rung(
@@ -132,6 +136,22 @@ export const TOLD_AGAIN: readonly Rung[] = [
     /^\s*((?:\d{1,2}|an?|one|two|three|four|half an?)) (?:whole |full |big |large |small |entire )*(bags?|packs?|packets?|tins?|cans?|jars?|tubs?|blocks?|cartons?|box(?:es)?|bottles?|pouch(?:es)?)((?: of)? [a-z][a-z' -]*?)\s*[,(–—-]+\s*(?:it's |that's )?(?:the |a )?(?:big |large |small |little |giant |usual |normal )*(\d{2,4} ?(?:g|ml)|\d(?:\.\d+)? ?(?:kg|l)) (?:ones?|kinds?|sizes?|sorts?|bags?|packs?|tins?|cans?|jars?|blocks?)\)?(?=\s*(?:$|[,;.(]))/i,
     (_, n = '', pack = '', food = '', size = '') =>
       `${n} ${pack} (${size}${/s$/.test(pack) ? ' each' : ''})${food.replace(/^ of(?= )/, '')}`,
+  ),
+  rung(
+    '2 tins chickpeas, 240 g drained each',
+    '2 tins chickpeas (240 g each drained)',
+    /^(\s*(?:\d{1,2}|an?|one|two|three|four) (?:x )?(?:\d{3} ?g )?(tins?|cans?|jars?|cartons?|packs?) (?:of )?[a-z][a-z' -]*?)\s*[,;(–—-]+\s*(?:about )?(?:(?:each )?drained weight:? (\d{2,3} ?(?:g|oz))|(\d{2,3} ?(?:g|oz)))( each)?(?: (?:when|once))?(?: drained)?(?: weight)?( each)?\)?(?=\s*(?:$|[,;]))/i,
+    (all, written = '', pack = '', first = '', second = '', each = '', every = '') => {
+      if (!/drained/i.test(all.slice(written.length))) return all;
+      // what it drains to says more than what is printed on it
+      const tins = written.replace(/ (?:x )?\d{3} ?g(?= [a-z]+s?\b)/i, '');
+      const many = numberOf(/[a-z0-9]+/i.exec(tins)?.[0]?.toLowerCase()) ?? 1;
+      const weight = Number.parseInt(first || second, 10);
+      // 480 g of two tins is of both
+      const both = many > 1 && weight > MOST_OF_A_TIN && weight / many >= LEAST_OF_A_TIN;
+      if (both) return `${tins} (${Math.round(weight / many)} g each drained)`;
+      return `${tins} (${first || second}${each || every || (/s$/i.test(pack) && first) ? ' each' : ''} drained)`;
+    },
   ),
   rung(
     'six potatoes (about 900 g all in)',

@@ -120,6 +120,9 @@ function bracketed(source: Source, s: Sentence, from: number): string {
   return '';
 }
 
+/** What is strewn on a dish may be other seeds than those in it. */
+const STREWN = new Set(['sprinkle', 'scatter', 'top', 'garnish', 'strew', 'finish', 'serve']);
+
 /** Words by which a dish is eaten beside this one. */
 const BESIDE = new Set('with over on alongside beside add plus and'.split(' '));
 /** "the squash soup": what the dish is called, and not "with potato salad", which is another. */
@@ -178,7 +181,13 @@ export function mentionOf(
   const definite =
     DEFINITE.has(before) ||
     DEFINITE.has(s.tokens[from - 1]?.word ?? '') ||
-    (joined > 0 && DEFINITE.has(s.tokens[joined - 1]?.word ?? ''));
+    (joined > 0 && DEFINITE.has(s.tokens[joined - 1]?.word ?? '')) ||
+    // "add lentils, seeds, rice": those of the list, as no cook says which twice
+    (start === from &&
+      to === from + 1 &&
+      s.tokens[from]?.normal === 'seed' &&
+      c.verb !== null &&
+      !STREWN.has(c.verb.verb.id));
   const spoken = s.tokens.slice(Math.max(s.from, start - 2), from).map((t) => t.word);
   const polarity = polarityOf(s, c, from, to);
   const words = tableTokens(
