@@ -68,6 +68,12 @@ export interface Mention {
   readonly stated: boolean;
 }
 
+const INTO = new Set(['in', 'into']);
+/** Whether all that a reading is measured in is measured by eye, or it may be nothing. */
+const saidByEye = (read: ReadLine | null): boolean =>
+  read?.foods[0]?.grams?.low === 0 ||
+  read?.words?.foods.every((f) => f.measures.every((m) => m.unit?.kind === 'vague')) ===
+  true;
 const IN_DISH = new Set(['it', 'this', 'here', 'mine', 'ours']);
 /** "(I'm down to 60 now)": what the cook takes of it. */
 const OWN_WAY = /^\s*\((?:i|we)(?:'m|'ve|'re)?\s[^()]{3,48}\)/i;
@@ -153,6 +159,8 @@ export function mentionOf(
   const makes = MADE_FROM.has(s.tokens[to - 1]?.normal ?? '') && s.tokens[to]?.word === 'from';
   if (makes && (s.tokens[to + 1]?.kind === 'number' || OPENS_AMOUNT.has(s.tokens[to + 1]?.word ?? '')))
     return null;
+  // "the other half goes in Ines's porridge": where it goes
+  if (/['’]s$/.test(s.tokens[from - 1]?.word ?? '') && INTO.has(s.tokens[from - 2]?.word ?? '')) return null;
   // "there's salt in the beans": where it is already
   const there =
     s.tokens[to]?.word === 'in' &&
@@ -345,10 +353,15 @@ export function mentionOf(
       if (again.missing === null) read = again;
     }
     // "a tin of coconut milk, the light one, half of it"
-    const pieces = read.missing === null || bare ? apposed(source, s, to, start < from) : null;
+    const pieces = apposed(source, s, to, start < from);
     const whole = pieces === null ? null : line(`${phrase}${pieces}${notes}${serves}${each}`);
-    const toldOf = whole?.missing === null && whole.foods.length === 1;
-    if (toldOf) read = whole;
+    // "a ladle of stock, the low salt kind, a litre and a half": of all of it
+    const anew =
+      pieces !== null && (few || saidByEye(whole))
+        ? line(`${textOf(source, s, from, to)}${pieces}${notes}${serves}${each}`)
+        : whole;
+    const toldOf = anew?.missing === null && anew.foods.length === 1;
+    if (toldOf) read = anew;
     // "rice, 60 g dry": what is said of it is more than what the plain word means in a sentence
     const said = toldOf || kind !== undefined || (amount !== null && amount.states.length > 0);
     if (!said && read.foods[0]?.food && read.foods[0].food.kind !== food.kind && ALIASES.at(s.tokens, from))
