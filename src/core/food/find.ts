@@ -320,7 +320,13 @@ export function finderOver(foods: readonly Food[]): Finder {
       if (memo.length < 400) cache.set(memo, found);
       return found;
     },
-    ofName: (parts) => index.exact.get(nameKey(parts))?.food,
+    ofName: (parts) => {
+      const own = index.exact.get(nameKey(parts))?.food;
+      if (own || !parts.some((w) => index.joined.has(w))) return own;
+      // "butterbeans"
+      const apart = parts.flatMap((w) => index.joined.get(w) ?? [w]);
+      return apart.length > parts.length ? index.exact.get(nameKey(apart))?.food : undefined;
+    },
   };
 }
 

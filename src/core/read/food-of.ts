@@ -230,7 +230,7 @@ export function find(line: FoodWords, larder: Larder): Found {
     const named = larder.finder.ofName(tokens(`${after} ${words.food}`));
     // "peanuts, dry roasted, unsalted": of what is called so, the one that all of the words allow
     const turned =
-      named && statesAgainst(named, words.notes)
+      named && (statesAgainst(named, words.notes) || words.notes.search(CLAIM) >= 0)
         ? findFood(`${after} ${words.food}`, words.notes).find((c) => c.confidence >= 0.9)?.food
         : named;
     // "tagliatelle, wholewheat": what grain it is of

@@ -267,3 +267,31 @@ test.each(USUAL)('the usual one is what goes in: %s', (food) => {
   ].filter((said) => highOf(soupWith('1 tin chickpeas', said), 'tahini') > 0);
   expect(wrong).toEqual([]);
 });
+
+/** Where somebody else's way stands before one's own: theirs is told, ours goes in. */
+const THEIRS_FIRST = [
+  'the restaurants',
+  'my mum',
+  'most people',
+  'others',
+  'the book',
+  'a café',
+  'most recipes',
+];
+const THEY = ['put in', 'use', 'would use', 'add', 'have'];
+test.each(['Where', 'Whereas', 'While'])('%s others …, we …', (where) => {
+  const wrong = THEIRS_FIRST.flatMap((who) =>
+    THEY.flatMap((does) =>
+      [
+        `${where} ${who} ${does} 100 g butter, I put in 2 tbsp tahini.`,
+        `${where} ${who} ${does} half a block of butter and a carton of cream, we use 2 tbsp tahini.`,
+      ].filter((said) => {
+        const recipe = soupWith('', said);
+        return (
+          highOf(recipe, 'tahini') < 25 || highOf(recipe, 'butter') > 0 || highOf(recipe, 'cream-dairy') > 0
+        );
+      }),
+    ),
+  );
+  expect(wrong).toEqual([]);
+});

@@ -46,3 +46,37 @@ test.each(REFUSED)('%s refuses nothing of what is named behind it on the row', (
     }
   expect(lost).toEqual([]);
 });
+
+const TOLD = ['no spread', 'no oil', 'without oil', 'no butter or oil'];
+const THEN = [', and ', ' and ', ', plus ', ', with ', ', but ', ', '];
+const COUNTED: readonly (readonly [string, string, number])[] = [
+  ['half an avocado', 'avocado', 50],
+  ['a spoon of tahini', 'tahini', 14],
+  ['two bananas', 'banana', 150],
+  ['30 g walnuts', 'walnut', 30],
+  ['a handful of peanuts', 'peanut', 20],
+];
+test.each(TOLD)('%s in a sentence refuses nothing that is counted behind it', (refused) => {
+  const lost = THEN.flatMap((then) =>
+    COUNTED.flatMap(([food, id, least]) =>
+      [
+        `Eat it with rice, ${refused}${then}${food}.`,
+        `Serve with peas, ${refused}${then}${food} on top.`,
+      ].filter((said) => {
+        const recipe = soupWith('1 onion', said);
+        return !isOpen(recipe) && !(highOf(recipe, id) >= least);
+      }),
+    ),
+  );
+  expect(lost).toEqual([]);
+});
+
+test('and what it refuses with another stays refused', () => {
+  for (const said of [
+    'Add no salt, oil or sugar.',
+    'Serve without the oil and the 30 g butter.',
+    'No oil, no butter.',
+  ])
+    for (const id of ['vegetable-oil', 'salt', 'butter'])
+      expect(highOf(soupWith('1 onion', said), id)).toBe(0);
+});

@@ -4,6 +4,7 @@ import { ladder, rewrite } from '@/core/pattern/ladder';
 const MANY = '(\\d{1,2}|one|two|three|four|five|six|seven|eight|nine|ten|twelve)';
 const MEAL = '(?:breakfast|brekkie|lunch|dinner|supper|tea|meal)';
 const MEALS = '(?:breakfasts|brekkies|lunches|dinners|suppers|teas|meals|nights|days|sittings|goes)';
+const APPETITE = '(?:big|large|hungry|greedy|normal|small|little|polite|modest|good|decent)';
 const SERVES = '(?:serves|does|feeds|for|lasts|cooks for|does for)';
 const count = (word: string | undefined): number => numberOf(word) ?? 1;
 
@@ -13,6 +14,27 @@ const EATERS = ladder([
   rewrite(/(?<=\d ?)(?:ptns?|portns?|srvs?|svgs?|svs)\b\.?/g, ' servings'),
   rewrite(/(?<=\d ?)pcs?\b\.?/g, ' pieces'),
   rewrite(/^\(?\s*(?:s|sv|svs|srv|srvs|f|serv)[.:]? ?(\d{1,2}(?: ?[-–] ?\d{1,2})?)\s*\)?$/g, 'serves $1'),
+  // "x8 portions", "work lunch x1"
+  rewrite(
+    /(?<![a-z\d] ?)x ?(\d{1,2}) (?=(?:portions|servings|bowls|plates|boxes|lunches|dinners|people)\b)/g,
+    '$1 ',
+  ),
+  rewrite(new RegExp(String.raw`\b(?:[a-z]+ )?${MEAL} x ?(\d{1,2})\b`, 'g'), 'serves $1'),
+  // "4 big or 5 normal"
+  rewrite(
+    new RegExp(
+      String.raw`^\(?\s*${MANY} ${APPETITE}(?: ones| eaters| people)?,? (?:or|to) ${MANY} ${APPETITE}(?: ones| eaters| people)?\s*\)?[.!]?$`,
+    ),
+    (_, some: string, others: string) =>
+      `serves ${[count(some), count(others)].sort((a, b) => a - b).join('-')}`,
+  ),
+  // "makes about 10 - two or three each - so 4 of us"
+  rewrite(
+    new RegExp(
+      String.raw`^makes [^.;]{2,60}?[-–—,;] (?:and )?so (?:that's |for |feeds |serves )?${MANY} (?:of us|people|plates|portions)\b`,
+    ),
+    'serves $1',
+  ),
   // "us four", "family of five", "for a table of 8", "cooks for 14"
   rewrite(new RegExp(String.raw`\bus ${MANY}\b(?! of)`, 'g'), '$1 of us'),
   rewrite(

@@ -248,6 +248,9 @@ const goesOnTelling = (text: string): boolean =>
 const MEASURED_OR_LABELLED =
   /\d ?(?:g|kg|ml|l|oz|lbs?|tbsps?|tsps?|cups?|tins?|cans?)\b|\b(?:tablespoons?|teaspoons?)\b|\b[A-Z][a-z]+(?: [a-z]+)?: /;
 
+/** "Low 8 hrs.": how hot and how long. */
+const HEAT_AND_TIME =
+  /^(?:low|medium|high|gas|oven|fan|on (?:low|high|medium)|\d{3} ?(?:°|c\b|f\b|fan\b)?)[^.;]{0,20}?\b\d+[^.;]{0,8}?(?:hrs?|hours?|mins?|minutes?|h|m)\b/i;
 /** Characters of a sentence that tell how it begins. */
 const BEGINNING = 120;
 
@@ -267,7 +270,7 @@ export function rowAndTold(row: Stretch): Stretch[] {
     const rest = row.text.slice(from, from + BEGINNING);
     // "1 tsp salt in the original. I halve it.": how much of it is taken
     if (TAKES_PART.test(row.text.slice(end.index - 1)) && !SOMEBODY_SAYS.test(rest)) return false;
-    if (alone && !open(end.index)) return true;
+    if ((alone || HEAT_AND_TIME.test(rest)) && !open(end.index)) return true;
     return startsAsStep(rest) || (!open(end.index) && goesOnTelling(rest));
   });
   if (!first) return [row];

@@ -41,7 +41,7 @@ export const NUMBER_ALONE = /^(?:two|three|four|five|six|seven|eight|ten|twelve)
 
 /** "2 with a cuppa", "3 per box": a number and no food. */
 export const COUNTS_NOTHING =
-  /^(?:\d{1,2}|one|two|three|four) (?:with (?:an?|your|my|the) (?:cuppa|coffee|tea|brew|drink|soup|salad|meal)|per (?:box|bag|jar|tin|person|head|lunch|plate)(?: (?:per|a) day)?(?:,? max(?:imum)?)?)[.!]*$/i;
+  /^(?:\d{1,2}|one|two|three|four) (?:(?:is|are|makes|=) (?:an?|one|my|our|the) (?:portion|serving|helping|plateful|treat)\b[^\d]*(?:\([^()]*\))?|with (?:an?|your|my|the) (?:cuppa|coffee|tea|brew|drink|soup|salad|meal)|per (?:box|bag|jar|tin|person|head|lunch|plate)(?: (?:per|a) day)?(?:,? max(?:imum)?)?)[.!]*$/i;
 
 /** "About 600 g. We reckon 60 g each.": how much comes of it, and how much of that is one serving. */
 export const COMES_TO_EACH =

@@ -1,6 +1,7 @@
 import { foodOfName } from '@/core/food/find';
 import { numberOf } from '@/core/measure/quantity';
 import { tokens } from '@/core/food/tokens';
+import { PREPARATION } from './alternatives';
 import { rung, type Rung } from './rung';
 
 /**
@@ -42,6 +43,8 @@ const ENDS = String.raw`\)?(?:\s*[-–—,;(]\s*(?!(?:plus|and|or|then|with)\b|.
 
 /** Grams that a tin of 400 g drains to, at the least and the most: common practice. */
 const [LEAST_OF_A_TIN, MOST_OF_A_TIN] = [200, 320];
+
+const COOKED = /^(?:baked|boiled|roasted|steamed|cooked|soaked|toasted|grilled|charred|poached)$/i;
 
 export const TOLD_AGAIN: readonly Rung[] = [
   rung(
@@ -188,6 +191,36 @@ export const TOLD_AGAIN: readonly Rung[] = [
     ),
     (all, amount = '', name = '', kind = '') =>
       foodOfName(tokens(`${kind} ${name}`.toLowerCase())) === undefined ? all : `${amount}${kind} ${name}`,
+  ),
+  rung(
+    '1 kg old potatoes → baked, riced',
+    '1 kg old potatoes, baked, riced',
+    /^([^→>]*[a-z)])\s*(?:→|-+>|>>)\s*([a-z]+)(?=\s*(?:$|[,(]|(?:and|&|then|in|thin|thinly|until|till|with|for|very|well|up)\b))/i,
+    (all, food = '', done = '') =>
+      PREPARATION.has(done.toLowerCase()) || COOKED.test(done) ? `${food}, ${done}` : all,
+  ),
+  rung(
+    'a glass of red, whatever is open',
+    'a glass of red wine, whatever is open',
+    /\b(glass(?:es)? of|\d+ ?ml (?:of )?)(?: the)? ?(red|white|ros[eé])(?=\s*(?:$|[,;(]))/i,
+    '$1 $2 wine',
+  ),
+  rung('barley (pot not pearl)', 'barley (pot)', /\(([a-z-]+(?: [a-z-]+)?),? not [a-z -]+\)/i, '($1)'),
+  rung(
+    'barley, 500 g (pot)',
+    '500 g pot barley',
+    new RegExp(
+      String.raw`^\s*(${NAME})\s*[,:–—-]+\s*((?:about )?${NUMBER} ?(?:${UNIT}|slices?|blocks?|packs?|jars?|bags?))\s*\(([a-z-]+(?: [a-z-]+)?)\)(?=\s*(?:$|[,;.]))`,
+      'i',
+    ),
+    (all, name = '', amount = '', kind = '') =>
+      foodOfName(tokens(`${kind} ${name}`.toLowerCase())) === undefined ? all : `${amount} ${kind} ${name}`,
+  ),
+  rung(
+    'into the pot with 2 onions',
+    '2 onions',
+    /^\s*(?:all )?(?:in|into|in to) (?:the|a|my|your|one) (?:big |large |small |slow |pressure )?(?:pot|pan|jar|bowl|cooker|blender|processor|tin|dish|wok|jug|flask)(?: with|:|,| goes?| put)? (?=\d|[½¼¾⅓⅔]|(?:an?|half|one|two|three|four|five|six) )/i,
+    '',
   ),
   rung(
     '2 cups cooked brown lentils, about 1 cup dry',

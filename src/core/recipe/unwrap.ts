@@ -58,9 +58,36 @@ const TOLD_WORDS = 9;
 function widthOf(rows: readonly string[]): number | null {
   const width = Math.max(...rows.map((row) => row.trimEnd().length));
   if (width < NARROWEST || width > WIDEST) return null;
-  const broken = rows.reduce((sum, row, i) => sum + weightOf(row, rows[i + 1] ?? '', width), 0);
+  const broken = blocksOf(rows).reduce(
+    (sum, block) =>
+      // a row that ends early and goes on in small letters was never broken to a width
+      block.some((row, i) => i < block.length - 1 && endsEarly(row, block[i + 1] ?? '', width))
+        ? sum
+        : sum + block.reduce((n, row, i) => n + weightOf(row, block[i + 1] ?? '', width), 0),
+    0,
+  );
   return broken >= FEWEST_BREAKS ? width : null;
 }
+/** Rows between empty ones. */
+function blocksOf(rows: readonly string[]): string[][] {
+  const blocks: string[][] = [[]];
+  for (const row of rows)
+    if (row.trim()) blocks.at(-1)?.push(row);
+    else blocks.push([]);
+  return blocks;
+}
+/** True where what is told on a row ends before the width, without a stop, and the next begins in small letters. */
+const endsEarly = (row: string, next: string, width: number): boolean =>
+  isBare(row) &&
+  isBare(next) &&
+  OPENS_LOWER.test(next) &&
+  !ENDS.test(row) &&
+  !isFull(row, next, width) &&
+  !opens(row) &&
+  !opens(next) &&
+  !isFood(row) &&
+  !isFood(next) &&
+  !goesOn(row, next);
 /** How much a break says that the text was broken to a width: one in the middle of what is told is enough. */
 function weightOf(row: string, next: string, width: number): number {
   if (!next.trim() || !isBare(next) || !isFull(row, next, width) || !breaksSentence(row, next)) return 0;

@@ -33,7 +33,7 @@ function othersAt({ tokens }: Sentence, c: ClauseSpan): number {
   // "to finish nan had sour cream", "on top dad puts cheese"
   if (['to', 'on', 'at'].includes(wordAt(tokens, k)) && LAST_OF_ALL.has(wordAt(tokens, k + 1))) k += 2;
   while (
-    ['and', 'but', 'though', 'although', 'when', 'where', 'while', 'since', 'because'].includes(
+    ['and', 'but', 'though', 'although', 'when', 'where', 'whereas', 'while', 'since', 'because'].includes(
       wordAt(tokens, k),
     )
   )
@@ -733,6 +733,29 @@ function isToldOf(s: Sentence, c: ClauseSpan, remark: number): boolean {
   }
   return false;
 }
+const WHERE = new Set(['where', 'whereas', 'while']);
+const ANY_OTHERS = new Set([
+  'others',
+  "others'",
+  'most',
+  'many',
+  'some',
+  "they'd",
+  'everyone',
+  'everybody',
+  'people',
+]);
+/** "where the restaurants put in butter, I put in oat cream": theirs, before one's own. */
+function isWhereTheyDo(s: Sentence, c: ClauseSpan): boolean {
+  const before = s.clauses[s.clauses.indexOf(c) - 1];
+  // "put" opens a clause of its own behind whose it is
+  const whose = before?.verb === null && before.to === c.from ? before : c;
+  const opens = ['and', 'but'].includes(wordAt(s.tokens, whose.from)) ? whose.from + 1 : whose.from;
+  const inside = WHERE.has(wordAt(s.tokens, opens));
+  if (!inside && !WHERE.has(whose.opener ?? '') && !WHERE.has(wordAt(s.tokens, opens - 1))) return false;
+  return isOthers(s, whose) || ANY_OTHERS.has(wordAt(s.tokens, inside ? opens + 1 : opens));
+}
+
 const OWN_DEED = new Set('i we then and now so next also always normally , – - ('.split(' '));
 
 export const isRemark = rememberPart((s: Sentence, c: ClauseSpan): boolean => {
@@ -751,7 +774,7 @@ export const isRemark = rememberPart((s: Sentence, c: ClauseSpan): boolean => {
   // "Hers: 200 ml olive oil"
   const labelled = s.label.filter((t) => t.kind === 'word');
   if (labelled.length === 1 && THEIRS.has(labelled[0]?.word ?? '')) return true;
-  if (isTakenBack(s, c) || isNotNeeded(s, c)) return true;
+  if (isTakenBack(s, c) || isNotNeeded(s, c) || isWhereTheyDo(s, c)) return true;
   if (isWhatTheyHad(s, c) || isDoneElsewhere(s, c) || isEarlierGo(s, c)) return true;
   const at = s.clauses.indexOf(c);
   // "brush it with oil if you like it shiny, we never bother"

@@ -372,10 +372,17 @@ const NOT_A = new Set(['a', 'an', 'one', 'any', 'even']);
 const COUNTS = new Set('a an one two three four five six half'.split(' '));
 const SPOONED =
   /^(?:(?:table|tea)spoon(?:ful)?s?|tbsps?|tsps?|cups?|mugs?|handfuls?|tins?|cans?|cloves?|slices?|jars?|packets?|bunch|sprigs?|g|kg|grams?|ml|l|litres?|oz|lbs?|spoon(?:ful)?s?|blocks?|bags?|tubs?)$/;
-/** Whether so much of something is told from a place: "a tablespoon of". */
-const isCounted = (tokens: Sentence['tokens'], at: number): boolean =>
-  (COUNTS.has(wordAt(tokens, at)) || tokens[at]?.kind === 'number') &&
-  [1, 2, 3].some((n) => SPOONED.test(wordAt(tokens, at + n)));
+const JOINS = new Set(['and', 'plus', '&', '+']);
+/** Whether so much of something is told from a place, behind "and" too: "a tablespoon of", "half an avocado". */
+function isCounted(s: Sentence, begins: number): boolean {
+  const at = JOINS.has(wordAt(s.tokens, begins)) ? begins + 1 : begins;
+  const count = wordAt(s.tokens, at);
+  if (!COUNTS.has(count) && s.tokens[at]?.kind !== 'number') return false;
+  if ([1, 2, 3].some((n) => SPOONED.test(wordAt(s.tokens, at + n)))) return true;
+  // "a drop", "an oil": of one that has no measure it is only the article
+  if (['a', 'an', 'one'].includes(count)) return false;
+  return [1, 2, 3].some((n) => s.named[at + n - s.from]?.kind === 'food');
+}
 
 /** Scans a clause up to a food for what turns the nouns: no, without, instead of, like, free from. */
 function scanned(s: Sentence, c: ClauseSpan, i: number): Polarity | null {
@@ -490,17 +497,19 @@ function scanned(s: Sentence, c: ClauseSpan, i: number): Polarity | null {
         !DEFINITE.has(next) &&
         !SUBJECTS.has(next) &&
         // "no salt, a tablespoon of capers"
-        !isCounted(tokens, k + 1) &&
+        !isCounted(s, k + 1) &&
         !PREPOSITIONS.has(next) &&
         verbOf(next)?.form !== 'base';
       const named = s.named[k + 1 - s.from];
       const salted = w === ',' && negated && named?.kind === 'food';
       // "no oil, tahini 3 tbsp"
-      const counted = named !== null && named !== undefined && isCounted(tokens, named.to);
+      const counted = named !== null && named !== undefined && isCounted(s, named.to);
       if ((!goesOn && !salted) || counted) negated = false;
       compared = false;
       continue;
     }
+    // "no spread and half an avocado"
+    if (negated && JOINS.has(w) && isCounted(s, k)) negated = false;
     if (compared && (w === 'and' || w === 'with' || verbOf(w)?.form === 'ing')) compared = false;
     // "not in oil": the place itself is refused
     const refused = ['not', 'never'].includes(wordAt(tokens, k - 1));

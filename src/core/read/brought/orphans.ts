@@ -207,7 +207,12 @@ function bind(
   const each = !ofEach && isForEach(s, to) ? ' each' : '';
   // what was said not to be understood is understood now
   const stray = scan.out.findIndex(
-    (l) => l.foods[0]?.food === null && l.line.start === start && l.line.end <= end,
+    (l) =>
+      l.foods[0]?.food === null &&
+      l.line.start === start &&
+      // "toasted seeds, 1 tbsp goes on": the deed was taken for a name
+      (l.line.end <= end ||
+        /^\s+(?:goes?|went)$/.test(source.text.slice(end - source.start, l.line.end - source.start))),
   );
   const words = textOf(source, s, from, to);
   const bound = joined.map((l) =>
