@@ -72,8 +72,7 @@ const INTO = new Set(['in', 'into']);
 /** Whether all that a reading is measured in is measured by eye, or it may be nothing. */
 const saidByEye = (read: ReadLine | null): boolean =>
   read?.foods[0]?.grams?.low === 0 ||
-  read?.words?.foods.every((f) => f.measures.every((m) => m.unit?.kind === 'vague')) ===
-  true;
+  read?.words?.foods.every((f) => f.measures.every((m) => m.unit?.kind === 'vague')) === true;
 const IN_DISH = new Set(['it', 'this', 'here', 'mine', 'ours']);
 /** "(I'm down to 60 now)": what the cook takes of it. */
 const OWN_WAY = /^\s*\((?:i|we)(?:'m|'ve|'re)?\s[^()]{3,48}\)/i;
