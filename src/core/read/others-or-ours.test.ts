@@ -295,3 +295,39 @@ test.each(['Where', 'Whereas', 'While'])('%s others …, we …', (where) => {
   );
   expect(wrong).toEqual([]);
 });
+
+/** What it was, and what it is now. */
+const WAS = [
+  'It used to be bread and butter',
+  'Butter was how we had it',
+  'Once it was cream',
+  'It was butter',
+  'My gran had it with lard',
+  'Then it was lard',
+];
+const NOW = [
+  ', now it’s ',
+  ', now ',
+  ' and now ',
+  ', nowadays it’s ',
+  ', nowadays ',
+  ', these days ',
+  '; today it’s ',
+  '. Now it’s ',
+  ', but now ',
+];
+const GOES_IN: readonly (readonly [string, string, number])[] = [
+  ['2 tbsp tahini', 'tahini', 25],
+  ['a spoon of tahini', 'tahini', 4],
+  ['oatcakes, 2 each', 'oatcakes', 60],
+  ['half an avocado', 'avocado', 50],
+];
+test.each(GOES_IN)('%s that it is now is counted', (food, id, least) => {
+  const lost = WAS.flatMap((was) =>
+    NOW.map((now) => `${was}${now}${food}.`).filter((said) => {
+      const recipe = soupWith('', said);
+      return !isOpen(recipe) && highOf(recipe, id) < least;
+    }),
+  );
+  expect(lost).toEqual([]);
+});

@@ -145,7 +145,7 @@ export const clean = remember((line: string): string => {
   if (text.includes('w/') || text.includes('W/'))
     text = text
       .replace(/\bw\/(?=meal\b)/gi, 'whole')
-      .replace(/\bw\/o(?![a-z])/gi, 'without')
+      .replace(/\bw\/o(?:ut)?(?![a-z])/gi, 'without')
       .replace(/\bw\/ ?(?=\S)/gi, 'with ');
   if (text.includes(' w ')) text = text.replace(/(?<=[a-z)]) w (?=[a-z])/gi, ' with ');
   if (/[^\x20-\x7e]/.test(text)) {

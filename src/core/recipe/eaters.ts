@@ -28,6 +28,29 @@ const EATERS = ladder([
     (_, some: string, others: string) =>
       `serves ${[count(some), count(others)].sort((a, b) => a - b).join('-')}`,
   ),
+  // "one each for 2 greedy or 4 normal", "2 for dinner with rice, or 4 starters"
+  rewrite(
+    new RegExp(
+      String.raw`\b(?:for|serves|feeds|does) ${MANY} ${APPETITE}(?: ones| eaters| people)?,? or ${MANY} ${APPETITE}\b`,
+      'g',
+    ),
+    (_, some: string, others: string) =>
+      `serves ${[count(some), count(others)].sort((a, b) => a - b).join('-')}`,
+  ),
+  rewrite(
+    new RegExp(
+      String.raw`(?:^|(?<=[.;] ))${MANY} for ${MEAL}\b[^.;]{0,60}?,? or ${MANY} (?:as )?(?:an? )?(?:starters?|sides?|snacks?|lunches)\b`,
+      'g',
+    ),
+    (_, some: string, others: string) =>
+      `serves ${[count(some), count(others)].sort((a, b) => a - b).join('-')}`,
+  ),
+  // "12 slices, have 2"
+  rewrite(
+    /\b(\d{1,2}) (?:slices|pieces|squares|wedges|bars)\s*[,;(–-]+\s*(?:i |we )?(?:have|eat|take|count|allow) (\d|one|two|three|four)(?: each| a head)?\)?(?=\s*(?:$|[.,;]))/g,
+    (all, pieces: string, each: string) =>
+      Number(pieces) % count(each) === 0 ? `serves ${Number(pieces) / count(each)}` : all,
+  ),
   // "makes about 10 - two or three each - so 4 of us"
   rewrite(
     new RegExp(

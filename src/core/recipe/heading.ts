@@ -5,6 +5,7 @@ import { remember } from '@/core/memo';
 import { readQuantity } from '@/core/measure/quantity';
 import { readUnit } from '@/core/measure/units';
 import { PIECES } from './each-last';
+import { A_PART } from './row-talk';
 import { clean, markerLength, stripMarkdown } from './clean';
 import { startsWithAmount, startsWithMeasure } from './score';
 import type { Raw } from './source';
@@ -51,6 +52,19 @@ export function listsFoods(name: string, rest: string): boolean {
     .filter((piece) => startsWithAmount(piece) || startsWithMeasure(piece) || A_BIT.test(piece)).length;
   const food = findFood(name.toLowerCase(), '', 1)[0];
   return amounts >= (food && food.confidence >= SURE ? 3 : 2);
+}
+
+/** "Dressing: lemon + wine vinegar + oregano": a part's name, and nothing but the names of foods behind it. */
+export function listsNames(name: string, rest: string): boolean {
+  if (!A_PART.test(name.trim()) || name.split(' ').length > 3) return false;
+  const pieces = rest
+    .replace(/[.!]\s*$/, '')
+    .split(/\s*(?:,|\+|&|\band\b)\s*/)
+    .filter((piece) => piece.trim());
+  return (
+    pieces.length > 1 &&
+    pieces.every((piece) => (findFood(clean(piece).toLowerCase(), '', 1)[0]?.confidence ?? 0) >= SURE)
+  );
 }
 
 /** "(9 squares)", "(serves 4)" behind a part's name. */

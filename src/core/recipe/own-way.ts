@@ -59,7 +59,7 @@ const OR_THE_OTHER =
 
 /** "cumin, coriander, garam masala 1 tsp each": so much of each of them. */
 const EACH_OF_LIST =
-  /^\s*([a-z][a-z ]*(?:,\s*(?:and |& )?[a-z][a-z ]*)+?)\s+((?:about )?\d[\d./]*\s*(?:tbsps?|tsps?|tablespoons?|teaspoons?|g|ml|cups?)|a (?:pinch|handful|tbsp|tsp))(?: of)? each\s*$/i;
+  /^\s*([a-z][a-z ]*(?:,\s*(?:and |& )?[a-z][a-z ]*)+?)(?:\s*[,:–-]\s*|\s+)((?:about )?\d[\d./]*\s*(?:tbsps?|tsps?|tablespoons?|teaspoons?|g|ml|cups?)|a (?:pinch|handful|tbsp|tsp))(?: of)? each\s*$/i;
 /** "ginger garlic, a heaped tbsp of each". */
 const EACH_OF_TWO = new RegExp(
   String.raw`^\s*([a-z]+)(?:,? and |,? & | \+ |, | )([a-z]+)( (?:on|at) the table| to serve| on the side)?\s*[,:-]+\s*(${AN_AMOUNT}(?:${A_SPOON}))(?: of)? each\s*$`,

@@ -5,11 +5,27 @@ import { withoutSenders } from './chat';
 import { clean } from './clean';
 import { countedList } from './counted-list';
 import { SURE } from '@/core/food/find';
-import { headingOf, isBareSection, listsFoods, META, PER_ONE, sectionName, type Heading } from './heading';
+import {
+  headingOf,
+  isBareSection,
+  listsFoods,
+  listsNames,
+  META,
+  PER_ONE,
+  sectionName,
+  type Heading,
+} from './heading';
 import { rowAndTold, splitInline } from './inline';
 import { afterRefusal } from './refused';
 import { sentenceList } from './sentence-list';
-import { GO_SOMEWHERE, ingredientScore, startsWithAmount, startsAsStep, startsWithMeasure } from './score';
+import {
+  GO_SOMEWHERE,
+  HEAT_THEN_TIME,
+  ingredientScore,
+  startsWithAmount,
+  startsAsStep,
+  startsWithMeasure,
+} from './score';
 import {
   COMES_TO,
   linesInSentences,
@@ -22,6 +38,8 @@ import {
   NONE_OF_IT,
   opensProse,
   OTHER_LIST,
+  OUR_LIST,
+  THEIR_LIST,
   partsOfRow,
   sentencesAt,
   withWhatIsThere,
@@ -232,6 +250,11 @@ class Parser {
     // "peanuts to scatter: 60 g" below the method
     if (this.state === 'method' && isFoodLabelled(stretch.text)) {
       this.list(stretch, false);
+      return;
+    }
+    if (this.isTheirs(stretch, index)) return;
+    if (this.title !== null && this.lines.length > 0 && HEAT_THEN_TIME.test(stretch.text)) {
+      this.steps.push(stretch);
       return;
     }
     const heading = headingOf(raw.text);
@@ -476,6 +499,38 @@ class Parser {
     return follows;
   }
 
+  private theirs = false;
+  /** "Her list said:", and the rows below it, where a list of how it is made here follows under its own heading. */
+  private isTheirs(stretch: Stretch, index: number): boolean {
+    if (this.title === null || this.state === 'method') return false;
+    const words = stretch.text.trim();
+    if (this.theirs && OUR_LIST.test(words)) {
+      this.theirs = false;
+      this.section = null;
+      this.state = 'ingredients';
+      this.notes.push(stretch);
+      return true;
+    }
+    this.theirs ||=
+      words.endsWith(':') &&
+      THEIR_LIST.test(words) &&
+      this.raws.slice(index + 1).some(({ text }) => OUR_LIST.test(text.trim()));
+    if (!this.theirs) return false;
+    // one note, so that what it says is said of all of it; as long as it stands in the source
+    const said = words.endsWith(':') ? undefined : this.notes.pop();
+    const gap = said ? stretch.start - said.start : 0;
+    this.notes.push(
+      said
+        ? {
+            text: `${said.text}${said.text.endsWith(':') ? '' : ','}`.padEnd(gap) + stretch.text,
+            start: said.start,
+            end: stretch.end,
+          }
+        : stretch,
+    );
+    return true;
+  }
+
   /** "Serves four. Ingredients: 1 kg potatoes; 250 g kale.": all in one row. */
   private listsInProse(stretch: Stretch): boolean {
     const m = this.state === 'before' ? LISTED_INSIDE.exec(stretch.text) : null;
@@ -587,7 +642,10 @@ class Parser {
       /[.!]\s|[.!]$/.test(rest.text)
     )
       this.state = 'method';
-    if (this.state === 'method' && listsFoods(heading.text, rest.text) && !startsAsStep(rest.text)) {
+    const lists =
+      listsNames(heading.text, rest.text) ||
+      (listsFoods(heading.text, rest.text) && !startsAsStep(rest.text));
+    if (this.state === 'method' && lists) {
       // "Custard: 600 ml oat milk, 3 tbsp custard powder": a part's list among the steps
       const { section } = this;
       this.section = sectionName(heading.text);
@@ -667,7 +725,13 @@ class Parser {
     // "pasta, 75g a head (there's 4 of us)" is a line all the same
     const labelled = /^(?:serves|makes|feeds|yields?|servings|portions)\s*[:=]/i.test(text);
     if ((score >= 5 && !labelled) || (!plainly && (score >= 4 || startsAsStep(text)))) return false;
-    if (this.state === 'method' && !/^(?:serves|makes|feeds|yields?|servings)\b/i.test(text)) return false;
+    if (
+      this.state === 'method' &&
+      !/^(?:serves|makes|feeds|yields?|servings|\d{1,2} as an? (?:main|starter|side|lunch|supper|snack))\b/i.test(
+        text,
+      )
+    )
+      return false;
     if (this.state === 'ingredients' && /^for /i.test(text)) return false;
     return this.servingsOf(text) !== null;
   }

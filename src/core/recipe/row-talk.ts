@@ -23,6 +23,12 @@ export const LETTER = /^(from|to|cc|date|sent|subject|re)\s*:\s*(.+)$/i;
 /** "The original: 2 oz butter, 1 pint cream". */
 export const OTHER_LIST =
   /^(?:the )?(?:original|originally|old (?:way|one|version|recipe)|book(?:'s)?(?: version)?|card(?: says| said)?|(?:usual|traditional|classic)(?: way| version| recipe)?|before|(?:her|his|their|mum's|nan's|gran's) (?:way|version|recipe|one))\s*(?::|\s[–—-]\s)\s*(?=.*\d)/i;
+/** "Her list said:", "The original:": a heading over how others make it. */
+export const THEIR_LIST =
+  /^(?:(?:in |on )?(?:the )?(?:original|originally|old (?:way|one|version|recipe|list)|book|magazine|packet|card|usual|traditional|classic)|(?:my |our |her |his |their )?[a-z]+(?:'s|’s)|hers|his|her|theirs|their)(?: (?:list|recipe|version|way|one|ingredients))?(?: (?:said|says|was|is|had|has|called for|calls for|used|uses|asks for|asked for|wants|wanted|went in|goes in))?\s*:?$/i;
+/** "I use:", "Mine:", "Now:": a heading over how it is made here. */
+export const OUR_LIST =
+  /^(?:(?:but |and |so |what )?(?:i|we)(?:'ve| have)?(?: now| always)? (?:use|used|do|did|put in|put|have|had|take|make it with|swap(?:ped)? (?:it )?(?:to|for))(?: instead| is| now)?|(?:my|our)(?: own)? (?:list|version|way|one|recipe|ingredients)|now(?:adays)?|mine|ours|today|these days|here|instead)\s*:?$/i;
 /** "Serves four. Ingredients: 1 kg potatoes; …". */
 export const LISTED_INSIDE = /^([^:]{0,60}?)\b(?:ingredients|you need|you'll need|shopping)\s*:\s*(\S.*)$/is;
 /** Sentences of a list told in one row, each with its place. */
@@ -77,7 +83,7 @@ export function isAside(row: string): boolean {
 }
 
 /** What is made of other foods by its name. */
-const A_PART =
+export const A_PART =
   /\b(?:dressing|vinaigrette|sauce|marinade|toppings?|filling|stuffing|dip|spread|glaze|base|slaw|salad|salsa|relish|gravy|drizzle|crumble|crust|batter|dough|garnish|icing|frosting|rub|seasoning|swirl|ta[dr]ka|paste|mix)$/i;
 /** "2 tbsp oil", "half a cabbage": an amount and a food that it is of. */
 const isCounted = (piece: string): boolean => {

@@ -206,10 +206,17 @@ export const opensWithDeed = (text: string): boolean => behindDeed(clean(text)) 
 
 /** True where words plainly tell what to do: an imperative that is no food's name as well. */
 export const startsAsStep = (text: string): boolean =>
-  OVEN_FIRST.test(text) || ALL_FIRST.test(text) || (startsStep(text) && !EITHER.test(text));
+  OVEN_FIRST.test(text) ||
+  HEAT_THEN_TIME.test(text) ||
+  ALL_FIRST.test(text) ||
+  (startsStep(text) && !EITHER.test(text));
 /** "Everything in, water to cover": where all of it goes. */
 const ALL_FIRST = pattern(
   /^(?:everything|all of it|it all|the lot|the rest|all the rest)(?: else)?,? (?:in|into|goes|gets|on|under|together|through)\b/i,
+);
+/** "190, 25-30 till crisp": how hot the oven is, and how long. */
+export const HEAT_THEN_TIME = pattern(
+  /^(?:1[2-9][05]|2[0-5][05]|3[0-9][05]|4[0-5][05])(?: ?°?[CF])?(?: fan)?(?:\s*[,;–-]\s*|\s+(?:for )?)(?:about )?\d{1,3}(?: ?[-–] ?\d{1,3})? ?(?:mins?|minutes?|hrs?|hours?|m|h|'|till|until)?(?= ?(?:$|[.,;]|till|until|turning|flip|or so|\())/i,
 );
 /** "180. Line a tin.": how hot the oven is. */
 const OVEN_FIRST = pattern(

@@ -238,7 +238,14 @@ function amountAt(
     /^[^(]{0,24}\(?[^\d(]{0,12}(?<!\d)(\d{1,3}) (?:pieces? )?(?:(?:per|a|each|for each) (?:person|head|serving|plate|portion)|pp|each|apiece)\b/.exec(
       rest,
     );
-  if (each?.[1] && Number(each[1]) > 0 && !/^\s*(?:people|persons?|of us|eaters?|adults)\b/.test(rest)) {
+  // "serves 2 (3 each)" are two who eat
+  const eat = /^(?:serves|feeds)/.test(text.slice(start)) && q.high < 3 * Number(each?.[1] ?? 0);
+  if (
+    each?.[1] &&
+    Number(each[1]) > 0 &&
+    !eat &&
+    !/^\s*(?:people|persons?|of us|eaters?|adults)\b/.test(rest)
+  ) {
     const by = Number(each[1]);
     const plates = amountOf(q.low / by, q.best / by, q.high / by, text.slice(start), null);
     return q.low === q.high && !('problem' in plates) ? { ...plates, pieces: q.low } : plates;

@@ -217,6 +217,24 @@ export const TOLD_AGAIN: readonly Rung[] = [
       foodOfName(tokens(`${kind} ${name}`.toLowerCase())) === undefined ? all : `${amount} ${kind} ${name}`,
   ),
   rung(
+    '150 g starter',
+    '150 g sourdough starter',
+    /^(\s*\d+ ?(?:g|ml) (?:of )?(?:active |ripe |bubbly |lively |fed |my )?|(?=\s*(?:active |ripe |bubbly |lively |fed |my )?starter\s*[,:–-]?\s*\d+ ?g\b)\s*(?:active |ripe |bubbly |lively |fed |my )?)starter\b(?! discard)/i,
+    '$1sourdough starter',
+  ),
+  rung(
+    '6 corn tortillas large... actually 4 small',
+    '4 small corn tortillas',
+    /^\s*\d{1,2} ([a-z][a-z' -]*?)(?: (?:lge|large|big|small|medium|med))?\s*(?:\.{2,}|…|[-–—,;])\s*(?:no,? |well,? )?(?:actually|make that|rather|no),? (\d{1,2}) ((?:small|large|big|medium|little|lge)(?: ones)?)?[.!]*\s*$/i,
+    (_, name = '', n = '', size = '') => `${n} ${size.replace(/ ones$/i, '')} ${name}`.replace(/ {2,}/g, ' '),
+  ),
+  rung(
+    '1 clove garlic, oregano → 5 min simmer',
+    '1 clove garlic, oregano',
+    /\s*(?:→|-+>|>>)\s*(?:(?:simmer|boil|bake|fry|roast|steam|blitz|mash|soak|cook)\w*\b[^\d]*\d|\d+(?: ?[-–] ?\d+)? ?(?:mins?|minutes?|hrs?|hours?)\b)[^→>]*$/i,
+    '',
+  ),
+  rung(
     'into the pot with 2 onions',
     '2 onions',
     /^\s*(?:all )?(?:in|into|in to) (?:the|a|my|your|one) (?:big |large |small |slow |pressure )?(?:pot|pan|jar|bowl|cooker|blender|processor|tin|dish|wok|jug|flask)(?: with|:|,| goes?| put)? (?=\d|[½¼¾⅓⅔]|(?:an?|half|one|two|three|four|five|six) )/i,

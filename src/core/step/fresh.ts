@@ -96,9 +96,17 @@ function isFresh(
 ): boolean {
   let k = i;
   let so = at.joint;
+  let now = false;
   while (k < to && (LEADS.has(wordAt(tokens, k)) || wordAt(tokens, k) === ',')) {
     so ||= JOINTS.has(wordAt(tokens, k));
+    now ||= NOW.has(wordAt(tokens, k));
     k += 1;
+  }
+  // "these days a spoon of tahini"
+  if (wordAt(tokens, k) === 'these' && wordAt(tokens, k + 1) === 'days') {
+    now = true;
+    k += 2;
+    if (wordAt(tokens, k) === ',') k += 1;
   }
   // "which is why", "that's why"
   const why =
@@ -118,6 +126,8 @@ function isFresh(
   // "there's … in it", "it's … now"
   const told = ["there's", "it's", 'its'].includes(w);
   const only = ['just', 'only'].includes(w);
+  // "now it's oatcakes, 2 each", "and now 1 tbsp tahini"
+  if (now && namesSoon(tokens, told || only ? k + 1 : k, to, nameAt)) return true;
   const opens = told || only ? k + 1 : k;
   const end = amountEnd(tokens, opens, to, nameAt);
   if (end >= 0) {
@@ -132,6 +142,29 @@ function isFresh(
   const parted = so || ['-', '—', '–', ';'].includes(wordAt(tokens, i - 1));
   if (!parted && (said.tells || said.other)) return false;
   return !(said.denied && at.and && k === i + 1);
+}
+
+const NOW = set('now nowadays today');
+/** How many words may stand before a food that is named. */
+const SOON = 5;
+/** "oatcakes", "a good spoon of tahini": whether a food is named next, and not refused. */
+function namesSoon(
+  tokens: readonly Token[],
+  at: number,
+  to: number,
+  nameAt: (i: number) => Named | null,
+): boolean {
+  for (let k = at; k < Math.min(to, at + SOON); k += 1) {
+    const t = tokens[k];
+    if (
+      t?.kind === 'mark' ||
+      NEGATORS.has(t?.word ?? '') ||
+      ['that', 'for', 'i', 'we'].includes(t?.word ?? '')
+    )
+      return false;
+    if (nameAt(k)?.kind === 'food') return true;
+  }
+  return false;
 }
 
 const ON_OWN = set('hers his theirs mine');

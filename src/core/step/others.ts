@@ -733,6 +733,8 @@ function isToldOf(s: Sentence, c: ClauseSpan, remark: number): boolean {
   }
   return false;
 }
+const OF_OTHER = new Set(['her', 'his', 'their', 'the', 'original', 'old']);
+const THEIR_SAYING = new Set('list recipe version book card magazine original said says'.split(' '));
 const WHERE = new Set(['where', 'whereas', 'while']);
 const ANY_OTHERS = new Set([
   'others',
@@ -771,6 +773,8 @@ export const isRemark = rememberPart((s: Sentence, c: ClauseSpan): boolean => {
   // "nonna's: pancetta, 4 tbsp oil"
   const occasion = WHENEVER.has(opens?.word ?? '');
   if (!occasion && s.label.some((t) => PEOPLE.has(t.word.replace(/['’]s$|['’]$/, '')))) return true;
+  // "Her list said: 2 oz butter"
+  if (OF_OTHER.has(opens?.word ?? '') && s.label.some((t) => THEIR_SAYING.has(t.word))) return true;
   // "Hers: 200 ml olive oil"
   const labelled = s.label.filter((t) => t.kind === 'word');
   if (labelled.length === 1 && THEIRS.has(labelled[0]?.word ?? '')) return true;

@@ -308,6 +308,16 @@ const isInTheirs = ({ tokens, to }: Sentence, at: number): boolean =>
 const MAKINGS = new Set(['bits', 'ingredients', 'stuff', 'things', 'makings', 'components']);
 const STRUCK = new Set(['crossed', 'struck', 'scratched', 'scored']);
 
+/** The place behind a food and all that is joined to it: "bread and marg". */
+function lastJoined({ tokens, named, from }: Sentence, end: number): number {
+  let k = end;
+  for (;;) {
+    const next = ['and', ',', 'or', '&', '+'].includes(wordAt(tokens, k)) ? named[k + 1 - from] : null;
+    if (next?.kind !== 'food') return k;
+    k = next.to;
+  }
+}
+
 /** What is said of a food behind it: "oil is not needed", "oil-free", "walnut-sized". */
 function saidBehind(s: Sentence, c: ClauseSpan, from: number, end: number): Polarity | null {
   const { tokens } = s;
@@ -346,6 +356,10 @@ function saidBehind(s: Sentence, c: ClauseSpan, from: number, end: number): Pola
     return 'remark';
   // "a dab of butter was in the magazine version"
   if (was && isInTheirs(s, end + 1)) return 'remark';
+  // "bread and marg was how we had it": of then
+  const last = lastJoined(s, end);
+  if (['was', 'were'].includes(wordAt(tokens, last)) && ['how', 'what'].includes(wordAt(tokens, last + 1)))
+    return 'remark';
   // "in where the 100 ml of oil was"
   if (was && tokens.slice(Math.max(s.from, from - 8), from).some((t) => t.word === 'where')) return 'remark';
   if (might) return 'optional';

@@ -6,7 +6,7 @@ import { TABLE_LARDER, type Larder } from '@/core/food/larder';
 import { tokens } from '@/core/food/tokens';
 import { remember } from '@/core/memo';
 import { type Named, type Sentence, sentencesOf } from '@/core/step/clauses';
-import { MADE, NEGATORS } from '@/core/step/lexicon';
+import { DETERMINERS, MADE, NEGATORS } from '@/core/step/lexicon';
 import { polarityOf } from '@/core/step/polarity';
 import { afterAll } from './after-all';
 import { answersNo, isBygone, isOthers, isRemark, takesBack } from '@/core/step/others';
@@ -79,6 +79,30 @@ const isName = (s: Sentence): boolean =>
 
 type Told = Pick<Recipe, 'steps' | 'title'> & Partial<Pick<Recipe, 'notes' | 'lines'>>;
 
+/** Lines below a heading by which it is a part that is made of them. */
+const FEWEST_OF_PART = 2;
+/** "for the feta" over tofu and miso: what is made of them, and no cheese. */
+const isMadePart = (section: string, lines: readonly { readonly section: string | null }[]): boolean =>
+  /^(?:for )?(?:the|my|our|your|her|his) [a-z][a-z' -]{2,24}$/i.test(section.trim()) &&
+  lines.filter((l) => l.section === section).length >= FEWEST_OF_PART;
+
+const MADE_OF = new Set(['is', 'are', '=', 'was', "'s"]);
+const FEWEST_FOODS = 2;
+/** "the dressing is lemon + vinegar + oregano": what a part that is made here is called; null where none is told. */
+function partToldIn(s: Sentence): string | null {
+  const labelled = s.label.length > 0 && s.label.length <= 3 ? s.label.at(-1) : undefined;
+  const opens = DETERMINERS.has(s.tokens[s.from]?.word ?? '') ? s.from + 1 : s.from;
+  const subject = [opens, opens + 1].find(
+    (k) => MADE.has(s.tokens[k]?.normal ?? '') && MADE_OF.has(s.tokens[k + 1]?.word ?? ''),
+  );
+  const part = labelled && MADE.has(labelled.normal) ? labelled : s.tokens[subject ?? -1];
+  if (!part) return null;
+  const from = subject === undefined ? s.from : subject + 2;
+  const foods = new Set(s.named.slice(from - s.from).filter((n) => n?.kind === 'food'));
+  const refused = s.tokens.slice(from, from + 2).some((t) => NEGATORS.has(t.word));
+  return foods.size >= FEWEST_FOODS && !refused ? part.normal : null;
+}
+
 const parsed = new WeakMap<Larder, (text: string) => readonly Sentence[]>();
 
 /** The sentences of a text by the foods of a larder, parsed once: a method is read again with nearly all of it as it was. */
@@ -104,7 +128,9 @@ export function scanOf(
   const sections = [
     ...new Set(
       (recipe.lines ?? []).flatMap((l) =>
-        l.section && !/^["“'].*["”']$/.test(l.section) ? [l.section] : [],
+        l.section && !/^["“'].*["”']$/.test(l.section) && !isMadePart(l.section, recipe.lines ?? [])
+          ? [l.section]
+          : [],
       ),
     ),
   ];
@@ -163,10 +189,12 @@ export function scanOf(
   const first = sentences[opens];
   if (lines.length === 0 && first && sentences.length > opens + 2 && isName(first.sentence))
     sentences[opens] = { ...first, source: { ...first.source, names: true } };
+  const cover = coverOf(lines, recipe.title);
+  const parts = sentences.flatMap(({ sentence }) => partToldIn(sentence) ?? []);
   return {
     recipe,
     lines,
-    cover: coverOf(lines, recipe.title),
+    cover: parts.length > 0 ? { ...cover, partHeads: new Set([...cover.partHeads, ...parts]) } : cover,
     settings,
     larder,
     servings: plates.range.best,
