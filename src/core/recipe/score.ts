@@ -67,6 +67,13 @@ const NAME_AMOUNT = pattern(
     'i',
   ),
 );
+/** "filo - 4 sheets, the wholemeal one from the market": a name and how many packs or pieces of it. */
+const NAME_PACKS = pattern(
+  new RegExp(
+    `^[a-z][a-z' -]{2,30}?\\s+[-–—]\\s+(?:about )?(?:${FIGURE}|a|${IN_WORDS}) ?(?:big |small |large |good )?(?:sheets?|blocks?|packs?|packets?|jars?|bags?|slices?|bunch(?:es)?|heads?|nests?|bulbs?|tubs?|cartons?|bottles?)\\b[^.]*$`,
+    'i',
+  ),
+);
 const NAME_WEIGHT = pattern(/^[a-z][a-z' -]{2,24}? \d{2,4} ?(?:g|ml)\s*(?:[,(]|$)/i);
 /** "onion 1 big": a name and how many of it. */
 const NAME_COUNT = pattern(/^([a-z][a-z' -]{2,40}?)\s+(?:x\s?)?\d[\d./]*(?:\s+[a-z]{1,7})?$/i);
@@ -177,6 +184,7 @@ const unmarkedScore = remember((text: string): number => {
   // "Rice: 250 g brown basmati, rinsed": a part's name, and so much of something
   if (LABELLED.test(cleaned) && words <= 24 && !/[.!]$/.test(cleaned)) score += 3.5;
   if (!told && NAME_AMOUNT.test(cleaned)) score += 1.5;
+  if (!told && words <= 18 && NAME_PACKS.test(cleaned) && opensWithFood(cleaned)) score += 3;
   // "tofu 300 g, cubes, baked at 200": weighed behind its name
   if (!told && NAME_WEIGHT.test(cleaned)) score += 3;
   if (listsBehind(cleaned)) score += 5;

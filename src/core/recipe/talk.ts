@@ -185,6 +185,10 @@ function namesAlone(said: string): string {
 /** "mustard, 2 tsp wholegrain" turned round; another food behind the amount is left where it stands. */
 function kindBefore(all: string, name: string, amount: string, kind: string, each = ''): string {
   const lower = kind.toLowerCase();
+  // "rice: 1 cup brown raw": which one, and how it was weighed
+  const [, which, state] = /^([a-z-]+) (raw|dry|dried|uncooked|cooked|drained)$/.exec(lower) ?? [];
+  if (which && foodOfName(tokens(`${which} ${name.toLowerCase()}`)))
+    return `${amount} ${which} ${name}, ${state}${each}`;
   if (lower.split(' ').some((w) => PREPARATION.has(w))) return `${amount} ${name}, ${kind}${each}`;
   const named = foodOfName(tokens(`${lower} ${name.toLowerCase()}`)) ?? foodOfName(tokens(lower));
   return named === undefined || foodOfName(tokens(lower)) === undefined || named !== foodOfName(tokens(lower))

@@ -22,7 +22,7 @@ const ELSEWHERE =
 const OURS =
   "(?:i|we|me|us|mine|ours|here|now|today|our (?:way|house|version))(?:'ve|'m|'re|'d)?(?: (?:only|just|always|usually|now|mostly|never|myself|ourselves))*";
 const DOES =
-  "(?:use|used|do|did|put|take|took|add|added|have|had|go|went|need|get by|make do|manage|stick|gone down|go down|am down|down|make it|made it|it's|give it|want|like|prefer|say|find)(?: (?:in|for|to|with|on|only|just|about|more like))*";
+  "(?:use|used|do|did|put|take|took|add|added|have|had|go|went|need|get by|make do|manage|stick|gone down|go down|am down|down|make it|made it|cut (?:it|this|that)(?: down| back)?|it's|give it|want|like|prefer|say|find)(?: (?:in|for|to|with|on|only|just|about|more like))*";
 const MARK = String.raw`\s*[-–—:,;(]+\s*`;
 const THEN = String.raw`\s*(?:[)\s]*[-–—,;.:(]+\s*(?:but |and |so |though )?|\s(?:but|and|so)\s+)`;
 
@@ -47,6 +47,13 @@ const [LEAST_OF_A_TIN, MOST_OF_A_TIN] = [200, 320];
 const COOKED = /^(?:baked|boiled|roasted|steamed|cooked|soaked|toasted|grilled|charred|poached)$/i;
 
 export const TOLD_AGAIN: readonly Rung[] = [
+  rung('2 tbsp miso... white', '2 tbsp miso - white', /(?<=[a-z)]{2})\s*(?:\.{3,}|…)\s*(?=[a-z\d])/gi, ' - '),
+  rung(
+    '1 cup brown rice for all three of us',
+    '1 cup brown rice',
+    /,? for (?:all (?:(?:\d{1,2}|two|three|four|five|six|seven|eight) ?(?:of us|of them|people)?|of us)|the (?:lot|whole lot) of us|the whole table|everybody together)(?=\s*(?:$|[,;.]))[.]?/i,
+    '',
+  ),
   rung(
     'oil: the book says 3 tbsp, I use 1',
     '1 tbsp oil',
@@ -60,7 +67,7 @@ export const TOLD_AGAIN: readonly Rung[] = [
     '3 tbsp oil in the book, I use 1',
     '1 tbsp oil',
     new RegExp(
-      String.raw`^\s*(${SOME}) (?:of )?(${NAME})(?: (?:in|by|says|said) (?:the |my |her |his )?[a-z']+(?: [a-z]+)?|\s*\((?:the |in the |says the |my |her |his )?[a-z']+(?: [a-z]+)?\)| originally)?${THEN}${OURS_IS}${AMOUNT_HERE}${ENDS}`,
+      String.raw`^\s*(${SOME}) (?:of )?(${NAME})(?: (?:in|by|says|said) (?:the |my |her |his )?[a-z']+(?: [a-z]+)?|\s*\((?:the |in the |says the |my |her |his )?[a-z']+(?: [a-z]+)?\)| originally)?${THEN}(?:(?:it's|that's|they're|too|very|quite) [a-z' ]{1,30}? so )?${OURS_IS}${AMOUNT_HERE}${ENDS}`,
       'i',
     ),
     (all, theirs = '', food = '', ours = '') =>
