@@ -10,7 +10,7 @@ const MOST_REMEMBERED = 1000;
 
 const measureKeys = new WeakMap<ReadSettings['measures'], string>();
 /** The cook's measures as a word, made once. */
-function measuresKey(measures: ReadSettings['measures']): string {
+export function measuresKey(measures: ReadSettings['measures']): string {
   let key = measureKeys.get(measures);
   if (key === undefined)
     measureKeys.set(

@@ -674,6 +674,19 @@ function isSaidOfRest({ tokens }: Sentence, c: ClauseSpan, from: number, to: num
  * @param to the token behind it
  */
 export function polarityOf(s: Sentence, c: ClauseSpan, from: number, to: number): Polarity {
+  let known = polarities.get(c);
+  if (!known) polarities.set(c, (known = new Map()));
+  const place = from * PLACES + to;
+  let polarity = known.get(place);
+  if (polarity === undefined) known.set(place, (polarity = polarityNow(s, c, from, to)));
+  return polarity;
+}
+/** A clause is asked the same again at every key stroke: its sentence does not change. */
+const polarities = new WeakMap<ClauseSpan, Map<number, Polarity>>();
+/** More than a sentence has tokens. */
+const PLACES = 2 ** 20;
+
+function polarityNow(s: Sentence, c: ClauseSpan, from: number, to: number): Polarity {
   if (c.opener === 'if' && hasIt(s, c, from)) return 'optional';
   // "if you want it richer a spoon of coconut milk does it": what is wished for may be done
   if (c.opener === 'if' && (DOES_IT.has(s.tokens, to, c.to) >= 0 || isOnOccasion(s, c, from)))

@@ -1,6 +1,8 @@
 import { numberOf } from '@/core/measure/quantity';
 import { tokens as tableTokens } from '@/core/food/tokens';
+import type { Larder } from '@/core/food/larder';
 import { type Food } from '@/core/food/table';
+import { measuresKey } from '../remembered';
 import { type ClauseSpan, type Named, type Sentence } from '@/core/step/clauses';
 import { ALIASES, CONJUNCTIONS, DEFINITE, DISHES } from '@/core/step/lexicon';
 import { type Polarity, polarityOf } from '@/core/step/polarity';
@@ -136,6 +138,14 @@ const namesDish = (s: Sentence, from: number, to: number): boolean =>
   !s.tokens[to]?.glued &&
   ![1, 2].some((k) => BESIDE.has(s.tokens[from - k]?.word ?? ''));
 
+const mentions = new WeakMap<Larder, WeakMap<Sentence, Map<string, Mention | null>>>();
+
+/**
+ * What a sentence says of one of its foods: its amount, which one it is, whether it goes in. Remembered for as long as the
+ * sentence is, since it depends on nothing else of the recipe than for how many it is.
+ *
+ * @param told whether the words name a kind, and not the food that they mean here
+ */
 export function mentionOf(
   scan: Scan,
   source: Source,
@@ -145,6 +155,40 @@ export function mentionOf(
   to: number,
   id: string,
   told = false,
+): Mention | null {
+  const { settings, servings, pieces, prose } = scan;
+  const larder = settings.readingsOf ?? scan.larder;
+  let all = mentions.get(larder);
+  if (!all) mentions.set(larder, (all = new WeakMap()));
+  let own = all.get(s);
+  if (!own) all.set(s, (own = new Map()));
+  const key = `${c.from} ${from} ${to} ${id} ${told} ${source.tail} ${prose} ${servings} ${pieces} ${settings.natural === true} ${measuresKey(settings.measures)}`;
+  const known = own.get(key);
+  const shelf = scan.larder.recipes;
+  // a recipe may have come onto the shelf since, and what it brings depends on which ones are being read
+  const ofShelf = (m: Mention | null) =>
+    m?.read?.foods.some(
+      (f) => f.cycle || f.food?.id.startsWith('recipe-') || (shelf?.has(f.text) ?? false),
+    ) === true;
+  if (known !== undefined && !ofShelf(known)) return known;
+  const m = mentionNow(scan, source, s, c, from, to, id, told);
+  if (!ofShelf(m)) {
+    if (own.size >= MOST_MENTIONS) own.clear();
+    own.set(key, m);
+  }
+  return m;
+}
+const MOST_MENTIONS = 60;
+
+function mentionNow(
+  scan: Scan,
+  source: Source,
+  s: Sentence,
+  c: ClauseSpan,
+  from: number,
+  to: number,
+  id: string,
+  told: boolean,
 ): Mention | null {
   const food = scan.larder.foodById(id);
   if (!food) return null;

@@ -2,7 +2,8 @@ import type { Recipe, Stretch } from '@/core/recipe/source';
 import { type Larder } from '@/core/food/larder';
 import { type Food } from '@/core/food/table';
 import { type Range, range } from '@/core/range/range';
-import { type ClauseSpan, type Sentence } from '@/core/step/clauses';
+import { rememberPart } from '@/core/memo';
+import { type ClauseSpan, type Named, type Sentence } from '@/core/step/clauses';
 import { STEP_WORDS } from '@/core/step/lexicon';
 import { type Polarity } from '@/core/step/polarity';
 import { cornersOfLine } from '../corners';
@@ -148,7 +149,7 @@ const AGAIN = new Set(['another', 'about', 'around', 'only', 'roughly']);
 const IS = new Set(["it's", "that's", 'is', 'are', 'has', 'have', 'contains', 'holds', 'about']);
 
 /** Foods that a clause names; a word that is the deed itself ("oil the tin") is none. */
-export const foodsOf = (s: Sentence, c: ClauseSpan) =>
+export const foodsOf = rememberPart((s: Sentence, c: ClauseSpan): readonly Named[] =>
   [...new Set(s.named.slice(c.from - s.from, c.to - s.from))].flatMap((n) =>
     n?.kind === 'food' &&
     n.from >= c.from &&
@@ -156,4 +157,5 @@ export const foodsOf = (s: Sentence, c: ClauseSpan) =>
     !(n.from === c.verbAt && n.to === c.verbAt + 1)
       ? [n]
       : [],
-  );
+  ),
+);
