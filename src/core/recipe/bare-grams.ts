@@ -1,3 +1,4 @@
+import { remember } from '@/core/memo';
 import { foodOfName } from '@/core/food/find';
 import { portionOfKind } from '@/core/food/table';
 import { tokens } from '@/core/food/tokens';
@@ -18,7 +19,7 @@ const GRAMS_SAID = /\d ?(?:g|kg|grams?|kilos?|oz|lbs?)\b/i;
 const FOR_WHAT = /^\s*[a-z][a-z' -]{1,24}[:–-]\s+(?=\d)/i;
 
 /** The number that opens a row without any measure; null where it has one. */
-function bareNumber(text: string): number | null {
+const bareNumber = remember((text: string): number | null => {
   const row = clean(text.slice(markerLength(text)))
     .replace(FOR_WHAT, '')
     .toLowerCase();
@@ -28,7 +29,7 @@ function bareNumber(text: string): number | null {
   const [one] = measures;
   const bare = measures.length === 1 && one && one.unit === null && !one.each && !one.size && !equivalent;
   return bare && one ? one.quantity[1] : null;
-}
+});
 
 /** True where a row's food is told in pieces by its number: "20 cherry tomatoes". */
 function comesByPiece(text: string): boolean {

@@ -1,3 +1,4 @@
+import { remember } from '@/core/memo';
 import { foodOfName, SURE } from '@/core/food/find';
 import { tokens } from '@/core/food/tokens';
 import { readUnit } from '@/core/measure/units';
@@ -120,7 +121,8 @@ function amountsFirst(text: string, amounts: readonly Amount[]): Stretch[] | nul
  * A row that is a list and nothing else, each food with its amount on the same side: "salt: 1 tsp. sugar: 1 tbsp",
  * "1 T soy + ½ t salt"; null where any of its words is neither a food's name, an amount nor what joins them.
  */
-export function countedList(text: string): Stretch[] | null {
+export const countedList = remember(countedNow);
+function countedNow(text: string): Stretch[] | null {
   if (text.length > LONGEST || !/\d|[½¼¾⅓⅔⅛]|\ban? /.test(text)) return null;
   const amounts = amountsIn(text);
   if (amounts.length < FEWEST) return null;

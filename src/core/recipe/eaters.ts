@@ -1,3 +1,4 @@
+import { remember } from '@/core/memo';
 import { numberOf } from '@/core/measure/quantity';
 import { ladder, rewrite } from '@/core/pattern/ladder';
 
@@ -142,15 +143,12 @@ const EATERS = ladder([
  *
  * @param text in lower case
  */
-export const printedEaters = (text: string): string => EATERS(text);
+export const printedEaters = remember((text: string): string => EATERS(text));
 
 /** Whether a row says for how many it is and nothing else. */
-export const saysOnlyEaters = (row: string): boolean =>
-  row.length < LONGEST &&
-  /^serves \d{1,2}(?:-\d{1,2})?(?: of us| people)?$/.test(
-    EATERS(row.trim().toLowerCase().replace(/[.!]$/, '')).replace(
-      new RegExp(`^serves ${MANY}$`),
-      (_, n: string) => `serves ${count(n)}`,
-    ),
-  );
+export const saysOnlyEaters = remember(
+  (row: string): boolean =>
+    row.length < LONGEST && COUNTED_EATERS.test(EATERS(row.trim().toLowerCase().replace(/[.!]$/, ''))),
+);
+const COUNTED_EATERS = new RegExp(`^serves (?:${MANY}|\\d{1,2}-\\d{1,2})(?: of us| people)?$`);
 const LONGEST = 60;

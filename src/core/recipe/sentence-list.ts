@@ -1,3 +1,4 @@
+import { remember } from '@/core/memo';
 import { clean } from './clean';
 import { startsWithAmount, startsWithMeasure } from './score';
 import type { Stretch } from './source';
@@ -38,7 +39,8 @@ const SURE = 0.9;
  * A row that lists its foods in sentences, each with how much of it: "Onion 1 med. Garlic, 2 fat cloves. Tomatoes, a 14 oz
  * can."; null where one of them is anything else.
  */
-export function sentenceList(text: string): Stretch[] | null {
+export const sentenceList = remember(sentencesNow);
+function sentencesNow(text: string): Stretch[] | null {
   if (text.length > LONGEST) return null;
   const out: Stretch[] = [];
   let from = 0;
