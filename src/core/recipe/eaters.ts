@@ -1,8 +1,8 @@
 import { remember } from '@/core/memo';
-import { numberOf } from '@/core/measure/quantity';
+import { numberOf, readQuantity } from '@/core/measure/quantity';
 import { ladder, rewrite } from '@/core/pattern/ladder';
 
-const MANY = '(\\d{1,2}|one|two|three|four|five|six|seven|eight|nine|ten|twelve)';
+const MANY = '(\\d{1,2}|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve)';
 const MEAL = '(?:breakfast|brekkie|lunch|dinner|supper|tea|meal)';
 const MEALS = '(?:breakfasts|brekkies|lunches|dinners|suppers|teas|meals|nights|days|sittings|goes)';
 const APPETITE = '(?:big|large|hungry|greedy|normal|small|little|polite|modest|good|decent)';
@@ -57,6 +57,17 @@ const EATERS = ladder([
     new RegExp(
       String.raw`^makes [^.;]{2,60}?[-–—,;] (?:and )?so (?:that's |for |feeds |serves )?${MANY} (?:of us|people|plates|portions)\b`,
     ),
+    'serves $1',
+  ),
+  // "makes 10 cups, a bowl is 1 1/2 cups"
+  rewrite(
+    /\bmakes (?:about )?(\d+(?:\.\d+)?) cups?,? (?:and |so )?(?:an?|one|each|my|our) (?:bowl|serving|portion|plate|helping)(?:ful)? (?:is|=|takes|of) (?:about )?(\d+(?: \d\/\d|\.\d+)?|\d\/\d) cups?\b/g,
+    (_, all: string, one: string) =>
+      `serves ${Math.round((Number(all) / (readQuantity(one, 0)?.best ?? 1)) * 10) / 10}`,
+  ),
+  // "for two boxes"
+  rewrite(
+    new RegExp(String.raw`\bfor ${MANY} (?:lunch ?)?(?:boxes|lunchboxes|tubs|jars|bowls|plates)\b`, 'g'),
     'serves $1',
   ),
   // "us four", "family of five", "for a table of 8", "cooks for 14"

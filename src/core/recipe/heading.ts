@@ -1,6 +1,7 @@
 import { pattern } from '@/core/pattern/pattern';
 import { ADDED_KINDS, RICH_KINDS } from '@/core/food/kind-groups';
-import { findFood, SURE } from '@/core/food/find';
+import { findFood, foodOfName, SURE } from '@/core/food/find';
+import { tokens } from '@/core/food/tokens';
 import { remember } from '@/core/memo';
 import { readQuantity } from '@/core/measure/quantity';
 import { readUnit } from '@/core/measure/units';
@@ -239,8 +240,19 @@ const IN_A_VESSEL = pattern(/^[a-z ]{3,24}, in an? (?:jar|bowl|jug|cup|pan|blend
 /** Kinds that are never taken for a heading: were they food, a limit would miss them. */
 const OFFENDS = new Set<string>([...ADDED_KINDS, ...RICH_KINDS, 'animal', 'condiment']);
 const NEVER_FOOD = pattern(
-  /^(?:(?:the|for the) )?(?:to fry|for frying|to serve|to finish|to bake|to assemble|to top|for the pan|bowls?|assembly|toppings?|garnish(?:es)?|(?:[a-z]+ ){0,2}layers?|plates?|platter)$/i,
+  /^(?:(?:the|for the) )?(?:top|bottom|base|inside|to fry|for frying|to serve|to finish|to bake|to assemble|to top|for the pan|bowls?|assembly|toppings?|garnish(?:es)?|(?:[a-z]+ ){0,2}layers?|plates?|platter)$/i,
 );
+
+/** "handful kale": so much of something, without a number. */
+const SO_MUCH_OF =
+  /^(?:(?:an?|some|few|big|small|good|large) )*(?:handful|pinch|splash|drizzle|knob|thumb|bunch|sprig|dash|squeeze|tin|can|jar|bag|pack|packet|block|cup|mug|glass|tbsp|tsp|head|bulb|stick|punnet|carton|tub)s? (?:of )?[a-z]/i;
+/** "Hot sauce glaze" above "4 tbsp hot sauce": a part that is called by what opens its list. */
+function headsItsFood(text: string, next: Raw | null): boolean {
+  const words = text.toLowerCase().trim().split(/\s+/);
+  if (words.length < 2 || !A_PART.test(text.trim()) || foodOfName(tokens(text.toLowerCase()))) return false;
+  const below = next?.text.toLowerCase() ?? '';
+  return startsWithMeasure(below.trim()) && words.slice(0, -1).every((w) => below.includes(w));
+}
 
 /**
  * "Topping" alone on a line, a list right below it: a section that forgot its colon.
@@ -257,7 +269,8 @@ export function isBareSection(
   if (
     stretch.marked ||
     // without a blank row before it only words that are never a food, lest a food be lost for a heading
-    (!afterBlank && !NEVER_FOOD.test(text)) ||
+    (!afterBlank && !NEVER_FOOD.test(text) && !headsItsFood(text, next)) ||
+    SO_MUCH_OF.test(text) ||
     text.split(' ').length > 5 ||
     /[\d.:;]/.test(text) ||
     (text.includes(',') && !IN_A_VESSEL.test(text)) ||

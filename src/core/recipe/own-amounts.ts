@@ -29,7 +29,12 @@ export function takenPart(line: string): string {
   if (!q || part === undefined) return written;
   const figure = (n: number) => String(Math.round(n * part * ROUND) / ROUND);
   const amount = q.low === q.high ? figure(q.low) : `${figure(q.low)}-${figure(q.high)}`;
-  return `${written.slice(0, at)}${amount} ${written.slice(q.end).trimStart()}`;
+  // "(400 ml)" is of the whole
+  const rest = written
+    .slice(q.end)
+    .trimStart()
+    .replace(/\((\d{2,4}) ?(g|ml)\)/gi, (_, n: string, unit: string) => `(${figure(Number(n))} ${unit})`);
+  return `${written.slice(0, at)}${amount} ${rest}`;
 }
 
 /** An amount, and what it is measured in. */

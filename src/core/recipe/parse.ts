@@ -135,6 +135,10 @@ const listsHere = (text: string): boolean =>
 const MOST_BESIDE_EATERS = 14;
 
 /** Goes through the rows once and puts each where it belongs. */
+/** What a dish is called by its last word. */
+const DISH =
+  /\b(?:soups?|stews?|salads?|curry|curries|pies?|bakes?|casseroles?|chowders?|hotpots?|gratins?|tagines?|risottos?|pasta|noodles|bowls?|loaf|cakes?|dal|dahl|dips?|burgers?|tray ?bakes?|roast|supper|chilli|stir[- ]fry|broth|porridge|muesli)$/i;
+
 class Parser {
   private readonly lines: SourceLine[] = [];
   private readonly steps: Stretch[] = [];
@@ -317,6 +321,18 @@ class Parser {
       this.takeServings(counted);
       const from = stretch.start + opens[0].length;
       this.steps.push({ text: stretch.text.slice(opens[0].length), start: from, end: stretch.end });
+      return;
+    }
+    // "4" alone below the title
+    const many = this.state === 'before' && this.servings === null && /^[1-9]\d?$/.test(stretch.text);
+    if (many && this.title && !this.raws[index + 1]?.text.trim()) {
+      this.takeServings(readServings(`serves ${stretch.text}`));
+      this.notes.push(stretch);
+      return;
+    }
+    // "= about 550 g. Eleven of us so 50 g a head": what comes of it
+    if (this.lines.length > 0 && /^[=→]\s*(?:about )?\d+ ?(?:g|kg|ml|l)\b/.test(stretch.text)) {
+      this.steps.push(stretch);
       return;
     }
     // "2 with a cuppa": how they are eaten
@@ -709,7 +725,15 @@ class Parser {
     if (isCompoundName(text)) return true;
     if (startsWithMeasure(text)) return false;
     // "2 onions" above "3 carrots" opens a list; "2-bean stew" above a blank row is a name
-    if (startsWithAmount(text) && startsWithAmount(this.nextFilled(index)?.text.trim() ?? '')) return false;
+    if (startsWithAmount(text) && startsWithAmount(this.nextFilled(index)?.text.trim() ?? '')) {
+      // "Three sisters stew", apart from the list, is no three of a food
+      const name = text
+        .replace(/^\S+\s+/, '')
+        .replace(/\(.*$/, '')
+        .trim();
+      const below = this.raws[index + 1]?.text.trim() ?? '';
+      if (below || !DISH.test(name) || isNamed(name, SURE)) return false;
+    }
     return !(readServings(text) && SAYS_SERVINGS.test(text));
   }
 

@@ -224,7 +224,7 @@ const ALL_FIRST = pattern(
 );
 /** "190, 25-30 till crisp": how hot the oven is, and how long. */
 export const HEAT_THEN_TIME = pattern(
-  /^(?:1[2-9][05]|2[0-5][05]|3[0-9][05]|4[0-5][05])(?: ?°?[CF])?(?: fan)?(?:\s*[,;–-]\s*|\s+(?:for )?)(?:about )?\d{1,3}(?: ?[-–] ?\d{1,3})? ?(?:mins?|minutes?|hrs?|hours?|m|h|'|till|until)?(?= ?(?:$|[.,;]|till|until|turning|flip|or so|\())/i,
+  /^(?:on )?(?:low|high|medium)(?: heat)?[, ]+(?:for )?(?:about )?(?:overnight|all day|\d+(?: ?[-–] ?\d+)? ?(?:h|hrs?|hours?|mins?|minutes)\b)|^(?:1[2-9][05]|2[0-5][05]|3[0-9][05]|4[0-5][05])(?: ?°?[CF])?(?: fan)?(?:\s*[,;–-]\s*|\s+(?:for )?)(?:about )?\d{1,3}(?: ?[-–] ?\d{1,3})? ?(?:mins?|minutes?|hrs?|hours?|m|h|'|till|until)?(?= ?(?:$|[.,;]|till|until|turning|flip|or so|\())/i,
 );
 /** "180. Line a tin.": how hot the oven is. */
 const OVEN_FIRST = pattern(

@@ -30,7 +30,7 @@ const LEADS: readonly RegExp[] = [
   /(?:^|[.;,]\s*)(?:we(?:'re| are| were)|there(?:'s| are)|it's for)\s+(?:only |just |usually )?(?=\w+(?:\s+(?:of us|here|at the table))?\s*(?:[.,;!)]|$))/g,
   /\bso (?:this|that|it)(?:'s| is| makes| feeds| serves)\s+(?:about |for )?(?=\w+\s*(?:$|[.,;)!]))/g,
   /\b(?:we (?:had|were|are)|there were)\s+(?=(?:\d{1,3}|\w+)\s+(?:at the|round the|to feed|coming|over|people)\b)/g,
-  /(?:^|[\s,;(])(?=(?:\d|one |two |three |four |five |six |seven |eight |nine |ten |twelve )[^.;]{0,14}of us\b)/g,
+  /(?:^|[\s,;(])(?=(?:\d|one |two |three |four |five |six |seven |eight |nine |ten |eleven |twelve )[^.;]{0,14}of us\b)/g,
 ];
 const LIKE_FOOD = pattern(
   /^\s*(?:cups?|tbsps?|tsps?|g|kg|ml|l|oz|lbs?|minutes?|mins?|hours?|days?|weeks?|years?|times|degrees|°|%|inch|cm)\b/,

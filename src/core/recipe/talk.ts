@@ -11,7 +11,7 @@ const AND_A_HALF =
 const AMOUNT = String.raw`(?=\d|[½⅓⅔¼¾⅛]|half\b|an? (?:tbsp|tsp|tablespoon|teaspoon|cup|mug|pinch|handful|splash|drizzle|dash|thumb|knob|spoonful|litre|pint|tin|can|couple)|one\b|two\b|three\b|four\b)`;
 /** "maybe 2 tbsp", "~ 1 tsp", "say a cup": about so much. */
 const HEDGE = new RegExp(
-  String.raw`(?:\b(?:maybe|perhaps|probably|possibly|roughly|approximately|approx\.?|circa|ca\.|say|around|something like|in the region of|give or take)|~|≈)[,:]?\s*(?:about |around |some )?${AMOUNT}`,
+  String.raw`(?:\b(?:maybe|perhaps|probably|possibly|roughly|approximately|approx\.?|abt\.?|circa|ca\.|say|around|something like|in the region of|give or take)|~|≈)[,:]?\s*(?:about |around |some )?${AMOUNT}`,
   'gi',
 );
 /** "350ml-ish", "3-ish tablespoons". */

@@ -37,7 +37,7 @@ const CROWD = /\bfor (?:an?|the|my|our) [a-z]+(?: [a-z]+)?\s*\((\d{1,3})\)|\s[x�
 const PIECES = /[a-z]s\s*\((?:x ?)?(\d{1,2})(?: (?:small|large|big|mini|medium|little))?\)\s*$/i;
 /** "Nourish bowl (2)", "overnight oats x 3 jars". */
 const PLATES =
-  /[a-z]\s*\((?:x ?)?(\d{1,2})\)\s*$|[a-z)!]\s+\(?(\d{1,2}) (?:ppl|people|pax|persons|portions|servings|serves)\)?\s*$|\s[x×]\s?(\d{1,2}) (?:jars|bowls|pots|glasses|portions|servings|boxes)\s*(?:\([^()]*\))?\s*$/i;
+  /\(\D{0,24}\b(\d{1,2}) ?[x×] ?\d{2,3} ?(?:g|ml)\)\s*$|[a-z]\s*\((?:x ?)?(\d{1,2})\)\s*$|[a-z)!]\s+\(?(\d{1,2}) (?:ppl|people|pax|persons|portions|servings|serves)\)?\s*$|\s[x×]\s?(\d{1,2}) (?:jars|bowls|pots|glasses|portions|servings|boxes)\s*(?:\([^()]*\))?\s*$/i;
 /** "Black bean burgers – 6 burgers": so many of what it is called. */
 const SO_MANY_OF = /\b([a-z]{3,}s)\b.*\s[–—-]\s*(?:about )?(\d{1,2}) (?:(?:big|small|large|little) )?\1\s*$/i;
 /** "Bolognese. Double batch: 8 portions, half for the freezer". */
@@ -50,7 +50,7 @@ export function readTitle(written: string): { readonly title: string; readonly s
   const title = written.replace(LOOSE_END, '');
   const [many, crowd, pieces, plates] = [FOR_MANY, CROWD, PIECES, PLATES].map((pattern) => {
     const m = pattern.exec(title);
-    return m?.[1] ?? m?.[2] ?? m?.[3];
+    return m?.slice(1).find((n) => n !== undefined);
   });
   const said = readServings(title);
   const says = said && !('problem' in said) && SAYS.test(title);

@@ -24,7 +24,7 @@ const OURS =
 const DOES =
   "(?:use|used|do|did|put|take|took|add|added|have|had|go|went|need|get by|make do|manage|stick|gone down|go down|am down|down|make it|made it|cut (?:it|this|that)(?: down| back)?|it's|give it|want|like|prefer|say|find)(?: (?:in|for|to|with|on|only|just|about|more like))*";
 const MARK = String.raw`\s*[-–—:,;(]+\s*`;
-const THEN = String.raw`\s*(?:[)\s]*[-–—,;.:(]+\s*(?:but |and |so |though )?|\s(?:but|and|so)\s+)`;
+const THEN = String.raw`(?:[)\s]*[-–—,;.:(]+\s*(?:but |and |so |though )?|\s(?:but|and|so)\s+)`;
 
 /** The unit at the end of an amount. */
 const unitOf = (amount: string): string =>
@@ -238,8 +238,14 @@ export const TOLD_AGAIN: readonly Rung[] = [
   rung(
     '1 clove garlic, oregano → 5 min simmer',
     '1 clove garlic, oregano',
-    /\s*(?:→|-+>|>>)\s*(?:(?:simmer|boil|bake|fry|roast|steam|blitz|mash|soak|cook)\w*\b[^\d]*\d|\d+(?: ?[-–] ?\d+)? ?(?:mins?|minutes?|hrs?|hours?)\b)[^→>]*$/i,
+    /(?<!\s)\s*(?:→|-+>|>>)\s*(?:(?:simmer|boil|bake|fry|roast|steam|blitz|mash|soak|cook)\w*\b[^\d]*\d|\d+(?: ?[-–] ?\d+)? ?(?:mins?|minutes?|hrs?|hours?)\b)[^→>]*$/i,
     '',
+  ),
+  rung(
+    '2 cooked beets (vac pac 250 g)',
+    '2 cooked beets (250 g pack)',
+    /\((?:in )?(?:an? |the )?(?:vac(?:uum)?[ -]?pac(?:k(?:ed)?)?|pack|packet|bag|tub|box|tray|punnet)s?,? (?:of )?(\d{2,4} ?(?:g|ml)|\d(?:\.\d+)? ?kg)\)/i,
+    '($1 pack)',
   ),
   rung(
     'into the pot with 2 onions',

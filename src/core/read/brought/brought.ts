@@ -37,7 +37,7 @@ const TAIL_OPENS = /(?:[,(;]|(?<![a-z])-|-(?![a-z])).*$/i;
 
 /** `Chickpea "tuna"`: what is called so is not. */
 const SO_CALLED =
-  /["“”][^"“”]{2,30}["“”]|\b[a-z]+-(?:ish|esque|like|style)\b|\((?:sort of|kind of|a sort of|a kind of|almost|nearly|not quite|a bit like|like|aka|a\.k\.a\.)[^()]{2,30}\)/gi;
+  /["“”][^"“”]{2,30}["“”]|\b[a-z]+-(?:ish|esque|like|style)\b|\([^()]{2,30} ish\)|\((?:sort of|kind of|a sort of|a kind of|almost|nearly|not quite|a bit like|like|aka|a\.k\.a\.)[^()]{2,30}\)/gi;
 
 /** "half cashews half hazelnuts": how a food is mixed. */
 const HALF_OF_EACH = /\bhalf (?!an? |of )[a-z]+(?:,| and| &)? half (?!an? |of )[a-z]+/gi;

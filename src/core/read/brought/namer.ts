@@ -27,10 +27,16 @@ const LITTLE = new Set(['low', 'lower', 'reduced', 'less']);
 
 /** Words beside the one that says which: "(the soya one)". */
 const BESIDE_KIND = new Set('the our my a an one ones kind sort type again obviously'.split(' '));
-const MOST_KIND = 5;
+const MOST_KIND = 8;
 
 /** "(soya)", "(the oat one, unsweetened)" behind a food's name: which one, and the place behind it. */
 function whichOf(tokens: readonly Token[], at: number): { words: string; end: number } | null {
+  // "yog on the side (soya, plain, 100 g each)"
+  const aside = ['on', 'to', 'for'].includes(tokens[at]?.word ?? '')
+    ? tokens.slice(at, at + 4).findIndex((t) => t.word === '(')
+    : 0;
+  if (aside < 0) return null;
+  at += aside;
   if (tokens[at]?.word !== '(') return null;
   const inside: string[] = [];
   let named = true;
@@ -38,6 +44,7 @@ function whichOf(tokens: readonly Token[], at: number): { words: string; end: nu
     const t = tokens[k];
     if (t?.word === ')') return inside.length > 0 ? { words: inside.join(' '), end: k + 1 } : null;
     if (t?.word === ',') named = false;
+    else if (!named && inside.length > 0 && t?.kind === 'number') continue;
     else if (t?.kind !== 'word' || CONJUNCTIONS.has(t.word)) return null;
     else if (named && !BESIDE_KIND.has(t.word)) inside.push(t.word);
   }
