@@ -48,7 +48,12 @@ function othersAt({ tokens }: Sentence, c: ClauseSpan): number {
   for (let n = 0; n < 3 && k + n < c.to; n += 1) {
     const w = wordAt(tokens, k + n);
     const plain = w.replace(/['’]s$|['’]$/, '');
-    if ((PEOPLE.has(plain) || PEOPLE.has(plain.replace(/s$/, ''))) && (owned || n === 0)) return k + n + 1;
+    if ((PEOPLE.has(plain) || PEOPLE.has(plain.replace(/s$/, ''))) && (owned || n === 0)) {
+      let to = k + n + 1;
+      // "mother-in-law"
+      while (['-', 'in', 'law'].includes(wordAt(tokens, to))) to += 1;
+      return wordAt(tokens, to - 1) === 'law' ? to : k + n + 1;
+    }
     if (!owned || verbOf(w) || tokens[k + n]?.kind !== 'word') return -1;
   }
   return -1;
@@ -506,6 +511,22 @@ function isItsOrigin(s: Sentence, from: number): boolean {
  * @param from first token of the food's name
  */
 export function othersWay(s: Sentence, c: ClauseSpan, from: number): 'remark' | 'optional' | null {
+  // "all dry roasted (my mother-in-law uses 3 tbsp ghee)": who does it stands in the bracket
+  const open = openBracket(s, c, from);
+  const inside = open >= c.from ? wayOf(s, { ...c, from: open + 1 }, from) : null;
+  return inside ?? wayOf(s, c, from);
+}
+
+/** The place of the bracket of a clause in which a place lies; -1 where it lies in none. */
+function openBracket({ tokens }: Sentence, c: ClauseSpan, at: number): number {
+  let open = -1;
+  for (let k = c.from; k < at; k += 1)
+    if (wordAt(tokens, k) === '(') open = k;
+    else if (wordAt(tokens, k) === ')') open = -1;
+  return open;
+}
+
+function wayOf(s: Sentence, c: ClauseSpan, from: number): 'remark' | 'optional' | null {
   if (onTheirs(s, c, from) || someoneHas(s, c)) return 'optional';
   if (isSomeOfUs(s, c)) return 'optional';
   if (anewFrom(s, from) === s.from && isSeenElsewhere(null, s)) return 'remark';
@@ -533,7 +554,9 @@ export function othersWay(s: Sentence, c: ClauseSpan, from: number): 'remark' | 
     if (verb?.form === 'ed') return 'remark';
     const has = DOES.has(w) || verb?.form === 's' || AUXILIARIES.has(w);
     // "(the recipe has 3 of fish sauce)": beside what is taken here
-    if (has && wordAt(s.tokens, c.from - 1) === '(' && WRITTEN.has(wordAt(s.tokens, at - 1))) return 'remark';
+    const who = wordAt(s.tokens, at - 1);
+    if (has && wordAt(s.tokens, c.from - 1) === '(' && (WRITTEN.has(who) || COOKS_ELSEWHERE.has(who)))
+      return 'remark';
     if (has) return 'optional';
   }
   return null;
@@ -580,6 +603,12 @@ function isTheirPlate(tokens: Sentence['tokens'], c: ClauseSpan): boolean {
     .some((t, i) => THEIRS.has(t.word) && ['on', 'over'].includes(wordAt(tokens, c.from + i - 1)));
 }
 const WRITTEN = new Set(['recipe', 'book', 'original', 'card', 'packet', 'magazine', 'label', 'box']);
+/** Those of whom it is told in a bracket how they make it, in a kitchen of their own. */
+const COOKS_ELSEWHERE = new Set(
+  'mum mom mother gran grandma granny nan nana nonna oma aunt auntie aunty uncle grandad grandma neighbour neighbor friend sister brother cousin restaurants restaurant law people'.split(
+    ' ',
+  ),
+);
 const THEIRS = new Set(['his', 'hers', 'theirs']);
 
 /** "Some of us stir in a spoon of honey": not everybody. */

@@ -291,6 +291,18 @@ function omitted(s: Sentence, c: ClauseSpan, i: number, end: number): Polarity |
   return verbNegated(s, c) && !verb.verb.always ? 'do' : 'not';
 }
 
+const HAS = new Set(['has', 'have', "they've", "it's", "they're", 'got', 'with']);
+/** "(they've oil in, 3 g fat each)": what something bought is made with. */
+function isInIt({ tokens, to: end }: Sentence, from: number, to: number): boolean {
+  if (!HAS.has(wordAt(tokens, from - 1)) || wordAt(tokens, to) !== 'in') return false;
+  const whose = wordAt(tokens, from - 2);
+  const told =
+    wordAt(tokens, from - 1).includes("'") ||
+    ['they', 'it', 'ours', 'those', 'these', 'which', 'that'].includes(whose);
+  const ends = to + 1 >= end || tokens[to + 1]?.kind === 'mark';
+  return told && ends;
+}
+
 /** True where nothing but a mark stands before a place. */
 const opensAt = (tokens: readonly Token[], at: number): boolean =>
   tokens[at - 1] === undefined || tokens[at - 1]?.kind === 'mark';
@@ -710,7 +722,8 @@ function polarityNow(s: Sentence, c: ClauseSpan, from: number, to: number): Pola
     isForAnother(s, c, from) ||
     isOfItsNature(s, from, to) ||
     isDescribed(s, from, to) ||
-    isSummedUp(s, c, from, to)
+    isSummedUp(s, c, from, to) ||
+    isInIt(s, from, to)
   )
     return 'remark';
   const behind = saidBehind(s, c, from, to);
