@@ -65,6 +65,15 @@ const EATERS = ladder([
     (_, all: string, one: string) =>
       `serves ${Math.round((Number(all) / (readQuantity(one, 0)?.best ?? 1)) * 10) / 10}`,
   ),
+  // "cut into six, two ate four of them"
+  rewrite(
+    new RegExp(
+      String.raw`\bcuts? (?:it )?into ${MANY},? (?:and )?${MANY} (?:of us )?(?:ate|had|got through) ${MANY}\b(?: of them)?`,
+      'g',
+    ),
+    (_, all: string, who: string, ate: string) =>
+      `serves ${Math.round((count(all) * count(who) * 10) / count(ate)) / 10}`,
+  ),
   // "for two boxes"
   rewrite(
     new RegExp(String.raw`\bfor ${MANY} (?:lunch ?)?(?:boxes|lunchboxes|tubs|jars|bowls|plates)\b`, 'g'),

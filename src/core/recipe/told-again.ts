@@ -248,6 +248,12 @@ export const TOLD_AGAIN: readonly Rung[] = [
     '($1 pack)',
   ),
   rung(
+    '2 tbsp puree',
+    '2 tbsp tomato puree',
+    /\b((?:tbsps?|tsps?|tablespoons?|teaspoons?|tube|squeeze|squirt)(?: of)?) pur[ée]e\b/i,
+    '$1 tomato puree',
+  ),
+  rung(
     'into the pot with 2 onions',
     '2 onions',
     /^\s*(?:all )?(?:in|into|in to) (?:the|a|my|your|one) (?:big |large |small |slow |pressure )?(?:pot|pan|jar|bowl|cooker|blender|processor|tin|dish|wok|jug|flask)(?: with|:|,| goes?| put)? (?=\d|[½¼¾⅓⅔]|(?:an?|half|one|two|three|four|five|six) )/i,

@@ -177,6 +177,13 @@ function deedAt(
   if (hit.form === 'ing' && before && DETERMINERS.has(before.word)) return null;
   if (hit.form !== 'base') return hit.form === 'ing' || hit.form === 's' ? (held ? null : hit) : hit;
   const after = i + 1 < to ? tokens[i + 1] : undefined;
+  // "quarter teaspoon of salt": a part of a measure
+  if (PARTS.has(token.word) && after && SPOON.test(after.word)) return null;
+  // "two tablespoons puree": what is measured
+  if (before && hit.form === 'base' && SPOON.test(before.word) && i - 2 >= from && isCount(tokens[i - 2])) {
+    const behind = after?.word ?? '';
+    if (!after || after.kind === 'mark' || behind === 'and') return null;
+  }
   // "quarter of a cabbage", "splash of water": so much of it
   if (after?.word === 'of' && hit.form === 'base' && hit.verb.id !== 'dispose') return null;
   // "toast alongside": what is eaten with it
@@ -290,6 +297,11 @@ function isSomebody(tokens: readonly Token[], i: number): boolean {
       ['s', 'ed'].includes(verbOf(deed)?.form ?? ''))
   );
 }
+
+const PARTS = new Set(['quarter', 'half', 'third']);
+const SPOON = /^(?:(?:table|tea|dessert)spoon(?:ful)?s?|tbsps?|tsps?|cups?|mugs?)$/;
+const isCount = (t: Token | undefined): boolean =>
+  t?.kind === 'number' || /^(?:an?|one|two|three|four|five|six|half)$/.test(t?.word ?? '');
 
 function clausesOf(
   tokens: readonly Token[],

@@ -532,6 +532,23 @@ function wayOf(s: Sentence, c: ClauseSpan, from: number): 'remark' | 'optional' 
   if (anewFrom(s, from) === s.from && isSeenElsewhere(null, s)) return 'remark';
   if (isTheirDish(s, c, from) || isItsOrigin(s, from) || isAvoided(s, from)) return 'remark';
   const listed = othersAt(s, c);
+  // "she told us to slice a kilo of potatoes": what is done here
+  if (
+    listed > 0 &&
+    TEACHES.has(wordAt(s.tokens, listed)) &&
+    ['us', 'me'].includes(wordAt(s.tokens, listed + 1))
+  )
+    return null;
+  // "the recipe I had wanted 4 tbsp of oil"
+  const whose = s.clauses[s.clauses.indexOf(c) - 1];
+  if (
+    whose?.verb === null &&
+    whose.to === c.from &&
+    isOthers(s, whose) &&
+    s.tokens.slice(c.from, from).some((t) => ['had', 'wanted', 'called', 'said', 'was'].includes(t.word)) &&
+    PRESENT_SUBJECTS.has(wordAt(s.tokens, c.from))
+  )
+    return 'remark';
   const ours = s.clauses.slice(s.clauses.indexOf(c) + 1).some((next) => saysOurs(s, next.from));
   const at = listed < 0 && ours ? namedOther(s, c) : listed;
   if (at < 0 || from < at) return null;
@@ -763,6 +780,7 @@ function isToldOf(s: Sentence, c: ClauseSpan, remark: number): boolean {
   return false;
 }
 const OF_OTHER = new Set(['her', 'his', 'their', 'the', 'original', 'old']);
+const TEACHES = new Set(['told', 'taught', 'showed', 'asked', 'got', 'had', 'made', 'tells', 'has']);
 const THEIR_SAYING = new Set('list recipe version book card magazine original said says'.split(' '));
 const WHERE = new Set(['where', 'whereas', 'while']);
 const ANY_OTHERS = new Set([

@@ -6,6 +6,7 @@ import {
   COMPARISONS,
   CONJUNCTIONS,
   DEFINITE,
+  DETERMINERS,
   INSTEAD,
   NEGATORS,
   OPTIONAL,
@@ -104,11 +105,13 @@ const AFTER_NOUN = new Set([
 function isOnOccasion(s: Sentence, c: ClauseSpan, from: number): boolean {
   if (s.clauses.at(-1) !== c) return false;
   const before = s.tokens.slice(c.from, from);
+  // "if the apple's a sour one a teaspoon of maple each"
+  const counted = before.some((_, i) => isCounted(s, c.from + i));
   return (
     ["it's", 'its', 'is', 'are', "there's", "we're", "they're", "i'm"].some((w) =>
-      before.some((t) => t.word === w),
+      before.some((t) => t.word === w || /^[a-z]+['’]s$/.test(t.word)),
     ) &&
-    before.some((t) => t.kind === 'number') &&
+    (counted || before.some((t) => t.kind === 'number')) &&
     !before.some((t) => t.word === '(')
   );
 }
@@ -207,6 +210,8 @@ const optionalAt = rememberPart(({ tokens }: Sentence, c: ClauseSpan) => OPTIONA
 export function isOptional(s: Sentence, c: ClauseSpan, food?: number): boolean {
   if (s.label.some((t, i) => OPTIONAL.at(s.label, i) !== null && t.kind === 'word')) return true;
   if (isOtherVersion(s)) return true;
+  // "next time I'd put some in": not in this one
+  if (wordAt(s.tokens, s.from) === 'next' && wordAt(s.tokens, s.from + 1) === 'time') return true;
   // "If it's breakfast: 40 g oats in as well"
   const opens = s.label[0]?.word ?? '';
   if (['if', 'unless'].includes(opens) && s.label.length > 1) return true;
@@ -394,10 +399,12 @@ function saidBehind(s: Sentence, c: ClauseSpan, from: number, end: number): Pola
   return null;
 }
 
+const CLAIMED = new Set(['salt', 'oil', 'sugar', 'fat', 'sodium']);
+const ONES = new Set(['one', 'ones', 'kind', 'sort', 'stuff', 'type', 'version']);
 const NOT_A = new Set(['a', 'an', 'one', 'any', 'even']);
 const COUNTS = new Set('a an one two three four five six half'.split(' '));
 const SPOONED =
-  /^(?:(?:table|tea)spoon(?:ful)?s?|tbsps?|tsps?|cups?|mugs?|handfuls?|tins?|cans?|cloves?|slices?|jars?|packets?|bunch|sprigs?|g|kg|grams?|ml|l|litres?|oz|lbs?|spoon(?:ful)?s?|blocks?|bags?|tubs?)$/;
+  /^(?:(?:table|tea)spoon(?:ful)?s?|tbsps?|tsps?|cups?|mugs?|handfuls?|tins?|cans?|cloves?|slices?|jars?|packets?|bunch|sprigs?|g|kg|grams?|ml|l|litres?|oz|lbs?|spoon(?:ful)?s?|blocks?|bags?|tubs?|pots?|dollops?|bottles?|cartons?|pouch(?:es)?|tubes?|bowls?|glass(?:es)?|scoops?|splash|drizzle)$/;
 const JOINS = new Set(['and', 'plus', '&', '+']);
 /** Whether so much of something is told from a place, behind "and" too: "a tablespoon of", "half an avocado". */
 function isCounted(s: Sentence, begins: number): boolean {
@@ -466,6 +473,12 @@ function scanned(s: Sentence, c: ClauseSpan, i: number): Polarity | null {
     ) {
       compared = wordAt(tokens, k - 1) !== 'as' && !CONJUNCTIONS.has(wordAt(tokens, k - 1)) ? true : compared;
       continue;
+    }
+    // "the no salt ones, and a pot of yoghurt": which ones, and nothing refused but the salt
+    const claim = next === 'added' ? k + 2 : k + 1;
+    if (w === 'no' && i > claim && CLAIMED.has(wordAt(tokens, claim))) {
+      const ones = [2, 3].some((n) => ONES.has(wordAt(tokens, k + n)));
+      if (ones || DETERMINERS.has(wordAt(tokens, k - 1))) continue;
     }
     if (w === 'no' || w === 'zero' || w === 'neither' || w === 'nor' || w === 'minus' || w === 'sans') {
       if (!(w === 'no' && NOT_NO.has(next) && !(next === 'more' && wordAt(tokens, k + 2) !== 'than'))) {

@@ -111,7 +111,7 @@ function bracketBefore(s: Sentence, close: number): number {
 }
 
 export const OPENS_AMOUNT = new Set(
-  'a an half one two three four five six seven eight nine ten twelve dozen about around roughly approximately another some couple few scant heaped heaping level rounded generous good big small large little tiny'.split(
+  'a an half quarter third one two three four five six seven eight nine ten twelve dozen about around roughly approximately another some couple few scant heaped heaping level rounded generous good big small large little tiny'.split(
     ' ',
   ),
 );

@@ -262,7 +262,11 @@ export function strayAmounts(
     // "pumpkin seeds, a tablespoon scattered over": what is done with it
     const said = words.join(' ');
     if (SET_OUT.has(words[0] ?? '') && s.tokens[of + 1]?.word !== 'of') continue;
+    // "1 tsp soy": the sauce; "2 tbsp puree": of tomatoes
+    const sauce =
+      ['soy', 'puree', 'purée'].includes(words.at(-1) ?? '') && /^t/.test(s.tokens[i]?.word ?? '');
     const kindOfIt =
+      !sauce &&
       words.length > 0 &&
       foodsOf(s, c).some(
         (f) =>
@@ -273,8 +277,6 @@ export function strayAmounts(
       );
     // "breadcrumbs, 30 g wholemeal": which of its kind
     if (kindOfIt) continue;
-    // "1 tsp soy": the sauce
-    const sauce = words.at(-1) === 'soy' && /^t/.test(s.tokens[i]?.word ?? '');
     const idle =
       !sauce &&
       words.every((w) => ORDINARY.has(w) || isHarmless(w) || SAYS_HOW.has(w) || verbOf(w)?.form === 'ed');
