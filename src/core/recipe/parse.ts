@@ -274,6 +274,11 @@ class Parser {
         this.notes.push(stretch);
         return;
       }
+      // "Notes from the class: leek gratin" above all else says what it is
+      if (heading?.kind === 'notes' && heading.rest && !this.raws[index + 1]?.text.trim()) {
+        this.takeTitle(clean(heading.rest));
+        return;
+      }
       if (this.isTitle(stretch, heading, index)) {
         this.takeTitle(clean(heading?.text ?? stretch.text));
         // "salt" right above a list is as likely a food

@@ -566,6 +566,8 @@ function wayOf(s: Sentence, c: ClauseSpan, from: number): 'remark' | 'optional' 
     return SELLS.has(owner.replace(/['’]s?$/, '')) ? null : 'remark';
   for (let k = at; k < Math.min(at + 3, from); k += 1) {
     const w = wordAt(s.tokens, k);
+    // "the teacher said to stir in 2 tbsp tahini": it may be done here
+    if (w === 'said' && wordAt(s.tokens, k + 1) === 'to') return 'optional';
     if (PAST.has(w)) return 'remark';
     const verb = verbOf(w);
     if (verb?.form === 'ed') return 'remark';

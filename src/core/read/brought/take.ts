@@ -22,7 +22,7 @@ import {
 import { isMeasure } from './measured';
 import { type Mention } from './mention';
 import { moreOf } from './more';
-import { type Scan, type Source, correctionKey, foodsOf, lineOf, usual } from './scan';
+import { type Scan, type Source, correctionKey, foodsOf, lineOf, readPhrase, textOf, usual } from './scan';
 
 const MAKES = new Set(['whisk', 'mix', 'make', 'blend', 'shake', 'combine', 'blitz']);
 const COATS = new Set(['brush', 'glaze', 'baste']);
@@ -163,11 +163,28 @@ export function methodLine(
   };
 }
 
+/** "a splash more milk" behind "250 ml almond milk", told in prose: more of what was named so. */
+function asToldBefore(scan: Scan, source: Source, s: Sentence, m: Mention): Mention {
+  if (!scan.prose || m.food.kindClass !== 'animal' || m.words.length !== 1) return m;
+  const word = m.words[0] ?? '';
+  const told = scan.out
+    .flatMap((l) => l.foods)
+    .find((f) => f.food && f.food.kindClass !== 'animal' && tokens(f.text).at(-1) === word);
+  if (!told?.food) return m;
+  const amount = textOf(source, s, m.phraseFrom, m.from);
+  return {
+    ...m,
+    food: told.food,
+    read: m.read && readPhrase(scan, `${m.stated ? amount : ''} ${told.text}`.trim()),
+  };
+}
+
 const OPENS_MORE = /^\s*(?:(?:and|some|a few|a bit|plus)\s+)*(?:more|extra|another|further)\b/i;
 
 /** Takes one food of a sentence in: as more of a listed line, as a line of its own, or not at all. */
-export function take(scan: Scan, source: Source, s: Sentence, c: ClauseSpan, m: Mention): void {
+export function take(scan: Scan, source: Source, s: Sentence, c: ClauseSpan, mention: Mention): void {
   const { cover, lines, out, servings } = scan;
+  const m = asToldBefore(scan, source, s, mention);
   if (m.polarity === 'not') {
     // of the dish as a whole, not of one deed
     if (FATS.has(m.food.kind) && source.step === null && !source.tail) scan.noFat = true;
