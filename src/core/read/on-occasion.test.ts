@@ -51,3 +51,15 @@ test.each([
   expect(high).toBeGreaterThanOrEqual(least);
   expect(high).toBeLessThan(2 * least);
 });
+
+test.each([
+  ['Salt: quarter tsp for Bea if she is off it, otherwise half a tsp in the pot.', 'salt', 2.8],
+  ['Tahini: a spoon for the kids, otherwise 3 tbsp.', 'tahini', 40],
+  ['On toast, two slices of rye each, there were four of us.', 'rye-bread', 200],
+  ['We had it with 20 g walnuts each.', 'walnut', 80],
+  ['Four bowls with a spoon of tahini and 10 g walnuts.', 'walnut', 40],
+  ['You need two of those packs of chestnuts, 180 g each.', 'chestnut', 350],
+])('%s is counted in full', (said, id, least) => {
+  const recipe = soupWith('1 onion', said);
+  expect(isOpen(recipe) || highOf(recipe, id) >= least).toBe(true);
+});

@@ -46,6 +46,21 @@ const [LEAST_OF_A_TIN, MOST_OF_A_TIN] = [200, 320];
 
 const COOKED = /^(?:baked|boiled|roasted|steamed|cooked|soaked|toasted|grilled|charred|poached)$/i;
 
+const OTHERWISE = new RegExp(
+  String.raw`(?<=^|[.!?;]\s+)(${NAME})[:,–-]\s*(?:${SOME}|quarter ${UNIT}|(?:a )?pinch) (?:for|if|when) [^,;.]{2,50}, (?:but |and )?(?:otherwise|or else|else) (${SOME}|quarter ${UNIT})`,
+  'gi',
+);
+/**
+ * "Salt: quarter tsp if they're off it, otherwise half a tsp": in a sentence, the larger of the two; as long as it was, so
+ * that places stay.
+ */
+export const otherwiseIn = (text: string): string =>
+  /otherwise|else/i.test(text)
+    ? text.replace(OTHERWISE, (all: string, name: string, more: string) =>
+        `${name}, ${more}`.padEnd(all.length),
+      )
+    : text;
+
 export const TOLD_AGAIN: readonly Rung[] = [
   rung('2 tbsp miso... white', '2 tbsp miso - white', /(?<=[a-z)]{2})\s*(?:\.{3,}|…)\s*(?=[a-z\d])/gi, ' - '),
   rung(
@@ -252,6 +267,22 @@ export const TOLD_AGAIN: readonly Rung[] = [
     '2 tbsp tomato puree',
     /\b((?:tbsps?|tsps?|tablespoons?|teaspoons?|tube|squeeze|squirt)(?: of)?) pur[ée]e\b/i,
     '$1 tomato puree',
+  ),
+  rung(
+    'two of those vac packs of chestnuts',
+    'two packs of chestnuts',
+    /^(\s*(?:\d{1,2}|one|two|three|four|five|six|half)) of (?:those|the|these|my|our)(?: \d{2,4} ?(?:g|ml))? (?:vac(?:uum)?[ -]?(?:pac(?:k(?:ed)?)?)? )?(packs?|tins?|cans?|jars?|packets?|bags?|blocks?|tubs?|cartons?|pouch(?:es)?)\b/i,
+    '$1 $2',
+  ),
+  rung(
+    'salt: quarter tsp for her, otherwise half a tsp',
+    'half a tsp salt or quarter tsp salt',
+    new RegExp(
+      String.raw`^\s*(${NAME})${MARK}(${SOME}|quarter ${UNIT}|(?:a )?pinch)(?: (?:for|if|when) [^,;]{2,50})?[,;] (?:but |and )?(?:otherwise|or else|else|for (?:the rest|everyone else|the others)(?: of us)?) (${SOME}|quarter ${UNIT})(?: (?:in|for|on|to) [^,;.]{2,30})?[.!]*\s*$`,
+      'i',
+    ),
+    (all, name = '', less = '', more = '') =>
+      /\d|[a-z]/i.test(more) ? `${more} ${name} or ${less} ${name}` : all,
   ),
   rung(
     'into the pot with 2 onions',

@@ -175,6 +175,8 @@ function deedAt(
   const before = i > from ? tokens[i - 1] : undefined;
   // "spoon over the topping" is a thing, "topping with" a deed
   if (hit.form === 'ing' && before && DETERMINERS.has(before.word)) return null;
+  // "two slices of granary": how many of them
+  if (hit.form === 's' && i > from && isCount(tokens[i - 1])) return null;
   if (hit.form !== 'base') return hit.form === 'ing' || hit.form === 's' ? (held ? null : hit) : hit;
   const after = i + 1 < to ? tokens[i + 1] : undefined;
   // "quarter teaspoon of salt": a part of a measure

@@ -1,3 +1,4 @@
+import { numberOf } from '@/core/measure/quantity';
 import { rememberPart } from '@/core/memo';
 import { anewFrom, KNOWS, type ClauseSpan, type Sentence } from './clauses';
 import { DOES, OWNERS, PAST, PEOPLE } from './people';
@@ -807,6 +808,25 @@ function isWhereTheyDo(s: Sentence, c: ClauseSpan): boolean {
   return isOthers(s, whose) || ANY_OTHERS.has(wordAt(s.tokens, inside ? opens + 1 : opens));
 }
 
+const EATEN = new Set(['with', 'on', 'over', 'in', 'alongside']);
+/** "we had it on toast, two slices each", "there were four of us": how this one was eaten, and no other time. */
+function isHowWeAte({ tokens, to }: Sentence, at: number): boolean {
+  if (at < 0) return false;
+  if (wordAt(tokens, at) === 'there' && wordAt(tokens, at + 1) === 'were')
+    return (
+      (tokens[at + 2]?.kind === 'number' || numberOf(wordAt(tokens, at + 2)) !== null) &&
+      ['of', 'people', 'at', 'for', ''].includes(wordAt(tokens, at + 3))
+    );
+  const had = wordAt(tokens, at) === 'we' && wordAt(tokens, at + 1) === 'had';
+  return (
+    had &&
+    ['it', 'this', 'them', 'that', 'ours'].includes(wordAt(tokens, at + 2)) &&
+    EATEN.has(wordAt(tokens, at + 3)) &&
+    !tokens.slice(at, to).some((t) => NOW.has(t.word) || t.word === 'these') &&
+    !tokens.slice(Math.max(0, at - 4), at).some((t) => THEN.has(t.word) || t.word === 'how')
+  );
+}
+
 const OWN_DEED = new Set('i we then and now so next also always normally , – - ('.split(' '));
 
 export const isRemark = rememberPart((s: Sentence, c: ClauseSpan): boolean => {
@@ -871,7 +891,8 @@ export const isRemark = rememberPart((s: Sentence, c: ClauseSpan): boolean => {
       describes(s, own, remark) ||
       isToldOf(s, own, remark) ||
       changesIt(s, remark) ||
-      isUsualOne(s, own, remark);
+      isUsualOne(s, own, remark) ||
+      isHowWeAte(s, remark);
     if (remark >= 0 && !feeds && !told) return true;
     // a subject of its own says what is done here
     const opens = ['and', 'but', 'so', 'then', 'now'].includes(wordAt(s.tokens, own.from))

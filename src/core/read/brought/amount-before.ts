@@ -47,6 +47,15 @@ export function amountStart(s: Sentence, c: ClauseSpan, from: number): number {
       k -= 2;
       continue;
     }
+    // "two of those vac packs of", "one of the 400 g tins of"
+    const ofThose =
+      DEFINITE.has(t.word) &&
+      s.tokens[k - 2]?.word === 'of' &&
+      (s.tokens[k - 3]?.kind === 'number' || COUNTED_ONES.has(s.tokens[k - 3]?.word ?? ''));
+    if (ofThose) {
+      k -= 3;
+      continue;
+    }
     // "2 teaspoons of the low salt bouillon" is so much of it
     if (DEFINITE.has(t.word) && s.tokens[k - 2]?.word === 'of' && SPOONS.test(s.tokens[k - 3]?.word ?? '')) {
       k -= 1;
@@ -97,6 +106,7 @@ export function amountStart(s: Sentence, c: ClauseSpan, from: number): number {
   return k;
 }
 
+const COUNTED_ONES = new Set(['one', 'two', 'three', 'four', 'five', 'six']);
 /** Who eats: "for the two of us 150 g penne". */
 const US = new Set('us me them everyone everybody'.split(' '));
 const OR_SO = new Set(['two', 'three', 'so', 'more', '2', '3']);

@@ -1,5 +1,6 @@
 import { SURE } from '@/core/food/find';
 import { amountBehind } from '@/core/recipe/behind';
+import { otherwiseIn } from '@/core/recipe/told-again';
 import { isNamed } from '@/core/recipe/title-said';
 import type { Recipe } from '@/core/recipe/source';
 import { TABLE_LARDER, type Larder } from '@/core/food/larder';
@@ -55,14 +56,16 @@ const FOOD_LABEL = /(?<=^|[.!?;]\s+)([A-Z][a-z' -]{2,24}):(?=\s+([^,.;!?()]{1,24
 const ASKED_HOW_MUCH =
   /(?<=^|[.!?;]\s+)((?!(?:what|how|why|who|whom|when|where|which|can|could|do|does|did|is|are|was|should|would|will|shall|have|has)\b)[a-z][^.?!;:]{2,40})\?(?=\s+(?:about |around |just |only |say |maybe )?(?:\d|half\b|an? (?!no\b)|one\b|two\b|three\b|optional\b|if you\b))/gi;
 const withAmounts = (text: string): string =>
-  text.replace(ASKED_HOW_MUCH, '$1,').replace(FOOD_LABEL, (all: string, name: string, told: string) => {
-    const said = told
-      .trim()
-      .toLowerCase()
-      .replace(/ (?:each|apiece|pp|(?:a|per) (?:head|person|plate))$/, '');
-    // "Oil: the recipe has 80 ml" tells, and is no label with its amount
-    return amountBehind('', said)?.before === '' && isNamed(name, SURE) ? `${name},` : all;
-  });
+  otherwiseIn(text)
+    .replace(ASKED_HOW_MUCH, '$1,')
+    .replace(FOOD_LABEL, (all: string, name: string, told: string) => {
+      const said = told
+        .trim()
+        .toLowerCase()
+        .replace(/ (?:each|apiece|pp|(?:a|per) (?:head|person|plate))$/, '');
+      // "Oil: the recipe has 80 ml" tells, and is no label with its amount
+      return amountBehind('', said)?.before === '' && isNamed(name, SURE) ? `${name},` : all;
+    });
 
 const blank = (said: string): string => ' '.repeat(said.length);
 
@@ -245,7 +248,9 @@ export function broughtBy(
         isKindBelow(scan, sentence, next.sentence) ||
         isDeniedBelow(sentence, next.sentence) ||
         isTemperedDry(sentence, next.sentence));
-    if (asked || heads) for (const c of sentence.clauses) back.add(c);
+    // "We had it with bread and marg. Now it's oatcakes."
+    const bygone = next?.source === source && isNowAnother(sentence, next.sentence);
+    if (asked || heads || bygone) for (const c of sentence.clauses) back.add(c);
   });
   let asked: { source: Source; s: Sentence } | null = null;
   for (const { source, sentence: s } of sentences) {
@@ -509,6 +514,15 @@ const isDeniedBelow = (s: Sentence, next: Sentence): boolean =>
       next.clauses[0].verbAt === next.from &&
       ['water', 'stock'].includes(wordAt(next.tokens, next.from + 1))) ||
     next.clauses.every((c) => isRemark(next, c) || isBygone(next, c.to) || isOthers(next, c)));
+
+const NOW = new Set(['now', 'nowadays', 'today', 'these']);
+/** True where a sentence tells how it was had, and the next how it is now. */
+const isNowAnother = (s: Sentence, next: Sentence): boolean =>
+  NOW.has(next.tokens[next.from]?.word ?? '') &&
+  next.named.some((n) => n?.kind === 'food') &&
+  s.tokens
+    .slice(s.from, s.to)
+    .some((t, i, all) => t.word === 'had' && ['it', 'this', 'them'].includes(all[i + 1]?.word ?? ''));
 
 /** "2 tbsp miso? No, one is enough": an amount that is asked about, and another in the answer. */
 const tellsAnother = (asked: Sentence, answer: Sentence): boolean =>

@@ -65,6 +65,8 @@ const EVERYONES = new RegExp(
   String.raw`\b${EATERS} (?:has|have|gets?|takes?|eats?|needs?|wants?|puts?|adds?)\b|\b(?:give|gives|allow|serve|hand|feed|offer) ${EATERS}\b|\b(?:one|an?|my|every|each) ${PLATED} (?:has|gets|takes|holds|needs)\b|\b(?:plates|bowls|portions) (?:get|have|take)\b|\ball (?:of )?(?:the )?(?:plates|bowls|portions) (?:with|get|have)\b|\bon (?:each|every) one\b|^(?:each|every|per|a) ${PLATED}\b`,
 );
 
+const BOWLS_WITH =
+  /^(?:\d{1,2}|two|three|four|five|six|seven|eight|ten) (?:[a-z]+ )?(?:plates|bowls|portions|boxes|jars|glasses) (?:, )?with\b/;
 const OWN_ONE = new Set(['mine', 'hers', 'his', 'theirs', 'yours', 'ours']);
 const OWNER = new Set(['my', 'her', 'his', 'their', 'your', 'our']);
 const OWN_PLATE = new Set(['plate', 'bowl', 'portion', 'share', 'half', 'helping', 'one', 'slice', 'jar']);
@@ -97,6 +99,9 @@ function onOnesOwn({ tokens }: Sentence, c: ClauseSpan): boolean {
 export function onEach(s: Sentence, c: ClauseSpan, start: number, from: number): string {
   const lead = [...s.label, ...s.tokens.slice(c.from, start)].map((t) => t.word).join(' ');
   if (start < from && EVERYONES.test(lead)) return ' each';
+  // "six bowls with a swirl of yoghurt and a slice of rye"
+  const opening = s.tokens.slice(s.from, Math.min(s.from + 5, start)).map((t) => t.word);
+  if (start < from && BOWLS_WITH.test(opening.join(' '))) return ' each';
   if (onOnesOwn(s, c)) return ' each';
   for (let k = c.from; k < c.to; k += 1) {
     // "per person serve with 75 g spaghetti"
