@@ -66,6 +66,7 @@ const ROWS = [
   'for 2 big or ',
   'makes 10 - two each - so ',
   '3 slices, have ',
+  'salt: 1 tsp for a, otherwise ',
   'Oil 2. ',
   '[18:02] Nia: ',
 ];

@@ -12,7 +12,7 @@ const ONE = `(?:person|head|plate|plateful|serving|portion|bowl|bowlful|jar|glas
 const FOR_EVERYBODY = String.raw`\b(?:(?:per|for each|for every|to each|to every|in each|in every|on each|on every|over each|into each|onto each) (?:${ONE}|one of us|of us|of you|one)\b|(?:for )?each of us\b|each (?:person|plate|plateful|bowl|bowlful|serving|portion|diner|eater|guest)\b|for (?:everyone|everybody|each)\b|(?:on|over|in|to) each\b(?=\s*(?:$|[,;)]))|p\.p\.|pp\b)|\/ ?${ONE}\b`;
 /** Of "a head", "a plate": of an amount, and no head of lettuce. */
 const HEADS =
-  '(?:head|plate|bowl|person|serving|portion|diner|pot|glass|ramekin|box|lunchbox|tub|wrap|burger|bun|bap|roll|pitta|bagel|pancake|crumpet|patty)';
+  '(?:head|plate|bowl|person|serving|portion|go|diner|pot|glass|ramekin|box|lunchbox|tub|wrap|burger|bun|bap|roll|pitta|bagel|pancake|crumpet|patty)';
 const MEASURES =
   'g|ml|oz|tbsps?|tsps?|tablespoons?|teaspoons?|cups?|slices?|handfuls?|pinch|few|spoons?|spoonfuls?';
 const A_HEAD = String.raw`(?:(?<=(?:\d|\b(?:${MEASURES})) )an? ${HEADS}\b(?! of\b)|(?<=[a-z])(?<!\b(?:half|quarter|third|of|whole|about|just|only|or|in|into|from|like|as|for|to|with|inside|on|and|one)) an? ${HEADS}\b(?=\s*(?:$|[,;]|on top\b|at the\b|to (?:serve|finish)\b|is\b)))`;

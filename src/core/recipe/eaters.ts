@@ -1,6 +1,7 @@
 import { remember } from '@/core/memo';
 import { numberOf, readQuantity } from '@/core/measure/quantity';
 import { ladder, rewrite } from '@/core/pattern/ladder';
+import { clean } from './clean';
 
 const MANY = '(\\d{1,2}|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve)';
 const MEAL = '(?:breakfast|brekkie|lunch|dinner|supper|tea|meal)';
@@ -113,6 +114,11 @@ const EATERS = ladder([
     ),
     'serves $1',
   ),
+  // "2 for dinner with greens + 1 jacket each"
+  rewrite(
+    new RegExp(String.raw`^${MANY} for (?:the |our |a )?${MEAL}(?= (?:with|and|plus)\b|\s*[+(])`),
+    'serves $1',
+  ),
   // "good as a starter for 6"
   rewrite(
     new RegExp(
@@ -168,7 +174,9 @@ export const printedEaters = remember((text: string): string => EATERS(text));
 /** Whether a row says for how many it is and nothing else. */
 export const saysOnlyEaters = remember(
   (row: string): boolean =>
-    row.length < LONGEST && COUNTED_EATERS.test(EATERS(row.trim().toLowerCase().replace(/[.!]$/, ''))),
+    row.length < LONGEST && COUNTED_EATERS.test(EATERS(clean(row).trim().toLowerCase().replace(/[.!]$/, ''))),
 );
-const COUNTED_EATERS = new RegExp(`^serves (?:${MANY}|\\d{1,2}-\\d{1,2})(?: of us| people)?$`);
+const COUNTED_EATERS = new RegExp(
+  `^serves (?:${MANY}|\\d{1,2}-\\d{1,2})(?: of us| people)?(?:$| with | and | plus |\\s*[+(])`,
+);
 const LONGEST = 60;

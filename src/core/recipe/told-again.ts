@@ -285,6 +285,15 @@ export const TOLD_AGAIN: readonly Rung[] = [
       /\d|[a-z]/i.test(more) ? `${more} ${name} or ${less} ${name}` : all,
   ),
   rung(
+    'dijon, heaped tsp',
+    '1 heaped tsp dijon',
+    new RegExp(
+      String.raw`^\s*(${NAME}),\s+((?:heaped|level|rounded|scant|good|big|small|generous) (?:tbsp|tsp|tablespoon|teaspoon|cup|mug|handful))[.!]?\s*$`,
+      'i',
+    ),
+    '1 $2 $1',
+  ),
+  rung(
     'into the pot with 2 onions',
     '2 onions',
     /^\s*(?:all )?(?:in|into|in to) (?:the|a|my|your|one) (?:big |large |small |slow |pressure )?(?:pot|pan|jar|bowl|cooker|blender|processor|tin|dish|wok|jug|flask)(?: with|:|,| goes?| put)? (?=\d|[½¼¾⅓⅔]|(?:an?|half|one|two|three|four|five|six) )/i,

@@ -342,6 +342,7 @@ function saidBehind(s: Sentence, c: ClauseSpan, from: number, end: number): Pola
   if (next && end < c.to) {
     // "the fat ones": how they look
     if (end === from + 1 && (next.word === 'ones' || next.word === 'one')) return 'remark';
+    if (wordAt(tokens, from) === 'fat' && ONES.has(next.word)) return 'remark';
     // "dressing bits at the bottom": what the list has for it
     if (MAKINGS.has(next.word)) return 'remark';
     if (next.word === 'free' && !['range', 'from', 'of', 'flow'].includes(wordAt(tokens, end + 1)))

@@ -4,7 +4,7 @@ import { PIECES } from '@/core/recipe/each-last';
 import { DOES } from '@/core/step/people';
 
 export const EACH = new Set(['each', 'apiece', 'pp']);
-const HEADS = new Set(['head', 'person', 'plate', 'diner', 'eater', 'serving', 'portion', 'bowl']);
+const HEADS = new Set(['head', 'person', 'plate', 'diner', 'eater', 'serving', 'portion', 'bowl', 'go']);
 /** What a meal is packed into. */
 const BOXES = new Set(['box', 'lunchbox', 'tub']);
 /** Bread that is filled or topped, one behind the other. */
