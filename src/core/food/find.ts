@@ -210,6 +210,18 @@ function query(index: Index, correct: (token: string) => string | null, phrase: 
   return { tokens: [...new Set(list)], penalty, head: strong.at(-1) ?? list.at(-1) ?? '' };
 }
 
+/** What is done to a food that brings another: "frosted", "breaded", "glazed". */
+const BRINGS_MORE =
+  /^(?:un)?(?:frost|ic|crust|encrust|batter|bread|crumb|dredg|smother|drench|dress|stuff|fill|load|coat|bast|marinat|cur|brin|pickl|preserv|fortif|enrich|sweeten|glaz|candi|caramelis|caramelz|lacquer|dust|dipp|cover|fri|confit|infus|flavour|flavor|season|spic|smok|ferment|toss|mixed|lac|spik|soak|top|boost|blend|enrob|layer|cream)\w{0,3}ed$/;
+/** What goes in beside the food itself, and how much nobody knows. */
+const ENRICHED = /^(?:batter|bread|crumb|frost|candi|glaz|smother|drench|enrob|load)ed$/;
+/** "ribboned", "scissored": a word that no food is called by, and that says what is done to one. */
+function isDoneTo(token: string, postings: Index['postings']): boolean {
+  if (!/^[a-z]{4,}ed$/.test(token) || postings.has(token) || BRINGS_MORE.test(token)) return false;
+  const stem = token.slice(0, -2);
+  return ![stem, `${stem}e`, stem.replace(/(.)\1$/, '$1')].some((word) => postings.has(word));
+}
+
 function search(index: Index, q: Query, notes: string, limit: number): readonly Candidate[] {
   const { names, postings, idf } = index;
   const noteStates = notes
@@ -247,8 +259,9 @@ function search(index: Index, q: Query, notes: string, limit: number): readonly 
         continue;
       }
       if (isHarmless(token)) continue;
-      if (!inPhrase.has(token)) continue;
-      const w = postings.has(token) ? Math.max(idf.get(token) ?? 0, KNOWN_FLOOR) : UNKNOWN_WEIGHT;
+      if (!inPhrase.has(token) || isDoneTo(token, postings)) continue;
+      const known = postings.has(token) || ENRICHED.test(token);
+      const w = known ? Math.max(idf.get(token) ?? 0, KNOWN_FLOOR) : UNKNOWN_WEIGHT;
       // the last telling word names the food, the ones before it describe it
       against += token === q.head ? w * 1.6 : w;
     }

@@ -47,6 +47,14 @@ const EATERS = ladder([
     (_, some: string, others: string) =>
       `serves ${[count(some), count(others)].sort((a, b) => a - b).join('-')}`,
   ),
+  // "about 16, four per person", "14 of them, we eat 3 or 4 each"
+  rewrite(
+    new RegExp(
+      String.raw`^\(?\s*(?:about |roughly |around )?(\d{1,2})(?: of them| (?:[a-z]+ )?ones)?\s*[,;(–-]+\s*(?:that's |so |we (?:eat|have|count|do|take) )?${MANY}(?:(?: or | to | ?[-–] ?)${MANY})? (?:each|apiece|a head|(?:per|a) (?:person|head|plate))\)?[.!]?$`,
+    ),
+    (_, pieces: string, some: string, others?: string) =>
+      `makes ${pieces} (${others ? `${count(some)}-${count(others)}` : count(some)} each)`,
+  ),
   // "12 slices, have 2"
   rewrite(
     /\b(\d{1,2}) (?:slices|pieces|squares|wedges|bars)\s*[,;(–-]+\s*(?:i |we )?(?:have|eat|take|count|allow) (\d|one|two|three|four)(?: each| a head)?\)?(?=\s*(?:$|[.,;]))/g,
@@ -177,6 +185,6 @@ export const saysOnlyEaters = remember(
     row.length < LONGEST && COUNTED_EATERS.test(EATERS(clean(row).trim().toLowerCase().replace(/[.!]$/, ''))),
 );
 const COUNTED_EATERS = new RegExp(
-  `^serves (?:${MANY}|\\d{1,2}-\\d{1,2})(?: of us| people)?(?:$| with | and | plus |\\s*[+(])`,
+  `^serves (?:${MANY}|\\d{1,2}-\\d{1,2})(?: of us| people)?(?:$| with | and | plus |\\s*[+(])|^makes \\d{1,2} \\(\\d(?:-\\d)? each\\)$`,
 );
 const LONGEST = 60;

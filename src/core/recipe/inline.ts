@@ -1,9 +1,11 @@
 import { findFood, foodOfName, SURE } from '@/core/food/find';
 import { isHarmless, tokens } from '@/core/food/tokens';
+import { pattern } from '@/core/pattern/pattern';
 import { readQuantity } from '@/core/measure/quantity';
 import { readUnit } from '@/core/measure/units';
 import { remember } from '@/core/memo';
 import { clean } from './clean';
+import { ofSeveral } from './of-several';
 import { countedList } from './counted-list';
 import { PREPARATION } from './alternatives';
 import { COUNTED_BEHIND, startsAsStep, startsWithAmount, startsWithMeasure } from './score';
@@ -71,6 +73,8 @@ function withoutEnd(words: string): string {
 /** "3 tbsp yogurt 1 tsp mustard a bit of lemon": further amounts with nothing before them. */
 const RUN_ON =
   /(?<=[a-z)])(?<!\b(?:or|of|about|around|to|and|plus|with|in|per|a|an|the|from|by|for|at|each|x|than|only|just|maybe|another|say|max|least|most|now|then|instead))\s+(?=(?:[\d½¼¾⅓⅔][\d./]* ?(?:tbsps?|tsps?|tablespoons?|teaspoons?|cups?|ml|g|kg|oz|lbs?|[Tt]) |(?:a )?(?:bit|pinch|handful|splash|dash|squeeze|knob|drizzle) of )[a-z])/gi;
+/** "stock made with": its amount is what comes. */
+const GOES_ON = pattern(/\b(?:with|from|of|in|to|for|and|or|plus|using|about)$/i);
 function runOns(text: string): RegExpExecArray[] {
   const opens =
     /^[^\d½¼¾⅓⅔]{0,24}[\d½¼¾⅓⅔][\d./]* ?(?:tbsps?|tsps?|tablespoons?|teaspoons?|cups?|ml|g|kg|oz|lbs?|[Tt]) [a-z]/i;
@@ -85,7 +89,7 @@ function runOns(text: string): RegExpExecArray[] {
       /^\d[\d./]* (?:(?:cl|clv|cloves?|sticks?|ribs?|bulbs?|big|small|large|med|medium)\.? )?([a-z][a-z ]*)$/i.exec(
         part,
       )?.[1];
-    return name !== undefined && isNamed(name, SURE);
+    return name !== undefined && !GOES_ON.test(name) && isNamed(name, SURE);
   };
   return parts.length > 1 && parts.every(counted) ? [...text.matchAll(/(?<=[a-z])\s+(?=\d)/gi)] : [];
 }
@@ -321,9 +325,14 @@ const nameOfEach = (part: string): string =>
     )
     .trim();
 
+/** "walnuts, seeds and dates: a handful of each": one amount for them all. */
+const ofOneAmount = (text: string): Stretch[] | null =>
+  ofSeveral(text) === text ? null : placed(text, [text]);
+
 /** One row cut into the foods it lists, each with its place; `listed` where a heading opens the list. */
 export const splitInline = (text: string, start: number, listed: boolean): Stretch[] =>
   (
+    ofOneAmount(text) ??
     countedList(text) ??
     byStrokes(text) ??
     byAnd(text) ??

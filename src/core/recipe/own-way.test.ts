@@ -1,8 +1,12 @@
+import { OF_SEVERAL, ofSeveral } from './of-several';
 import { ownWay, RUNGS } from './own-way';
 
 describe('a line as it is done here', () => {
   test.each(RUNGS.map(({ says, reads }) => [says, reads]))('%s is %s', (says, reads) =>
     expect(ownWay(says)).toBe(reads),
+  );
+  test.each(OF_SEVERAL.map(({ says, reads }) => [says, reads]))('%s is %s', (says, reads) =>
+    expect(ofSeveral(says)).toBe(reads),
   );
   const AMOUNTS = [
     ['a level tsp', '0.5 level tsp'],
@@ -81,8 +85,8 @@ describe('a line as it is done here', () => {
     );
   });
   test('so much of each', () => {
-    expect(ownWay('cumin, coriander, garam masala 1 tsp each')).toBe(
-      '1 tsp each: cumin, coriander, garam masala',
+    expect(ofSeveral('cumin, coriander, garam masala 1 tsp each')).toBe(
+      '1 tsp cumin and 1 tsp coriander and 1 tsp garam masala',
     );
     expect(ownWay('ginger garlic, a heaped tbsp of each')).toBe(
       'a heaped tbsp ginger + a heaped tbsp garlic',

@@ -24,7 +24,7 @@ const JUST_THAT =
 
 /** "1 low salt cube", "2 veg cubes": of stock. */
 const A_CUBE =
-  /^(\s*(?:about )?(?:\d[\d./]*|[½¼¾]|an?|one|two|three|half an?|½ an?)\s+(?:x )?)((?:(?:low|reduced|lower|no|less)[- ](?:salt|sodium)|salt[- ]free|unsalted|veg(?:gie|etable)?)(?: veg(?:gie|etable)?)?) (cubes?)\b/i;
+  /^(\s*(?:about )?(?:\d[\d./]*|[½¼¾]|an?|one|two|three|half an?|½ an?)\s+(?:x )?)((?:(?:low|reduced|lower|no|less)[- ](?:salt|sodium)|salt[- ]free|unsalted|veg(?:gie|etable)?)(?: veg(?:gie|etable)?)?)(?:[ -](?:type|style|kind))? (cubes?)\b/i;
 
 /** "½ cup walnuts -> I've gone down to 2 tbsp": so much of it now. */
 const DOWN_TO =
@@ -32,7 +32,23 @@ const DOWN_TO =
 
 /** "pinch of salt - no": what is asked for and refused. */
 const REFUSED =
-  /^(.*?[a-z)])\s*[-–—:,(?]+\s*(?:no+|nope|nah|none|never|no thanks|not any ?more|not here|(?:i|we)(?: now)? (?:leave|left|skip|skipped|drop|dropped|omit|don'?t use|do without|stopped(?: using)?) (?:that|it|this|them|those)(?: out| off)?(?: now| these days| nowadays| any ?more)?|skip(?: it)?|omit(?:ted)?|left out|leave (?:it )?out)\)?(?:\s*\([^()\d]*\))?[.!]*\s*$/i;
+  /^(.*?[a-z)])\s*(?:[-=]+>|→|>{2,}|[-–—:,(?]+)\s*(?:no+|nope|nah|none|never|no thanks|not any ?more|not here|(?:i|we)(?: now)? (?:leave|left|skip|skipped|drop|dropped|omit|don'?t use|do without|stopped(?: using)?) (?:that|it|this|them|those)(?: out| off)?(?: now| these days| nowadays| any ?more)?|skip(?: it)?|omit(?:ted)?|left out|leave (?:it )?out)\)?(?:\s*\([^()\d]*\))?[.!]*\s*$/i;
+
+/** "2 tbsp oil -> nothing": what it came down to. */
+const TO_NOTHING =
+  /^(.*?[a-z)])\s*(?:[-=]+>|→|>{2,})\s*(?:now |it'?s |i'?ve )?(?:just )?(?:nothing|nil|zero|0|gone|out|dropped|nowt|cut|not needed|left out|skipp(?:ed|ing)(?: (?:it|them|this|that))?|leaving (?:it|them) out)(?: (?:now|these days|entirely|altogether|completely|at all))?(?:\s*[,;] ?(?:(?:and|but|so|i|we) )*(?:use|used|do|did|took|put in|added|had))?[.!]*\s*$/i;
+/** "2 tbsp oil -> gone, 60 g apple sauce": what stands in its place. */
+const TO_ANOTHER =
+  /^[^()]*?[a-z)]\s*(?:[-=]+>|→|>{2,})\s*(?:just )?(?:no|none|nothing|nil|zero|gone|out|dropped|cut|left out|skipped(?: it)?|omitted)\s*[,;]\s*(?:(?:and|but|so|i|we) )*(?:(?:use|used|do|did|took|put in|added|had|have) )?(?!(?:not?|never|it|it's|too|but|so|and|which|that|because|as)\b)([^,;()]+?)[.!]*\s*$/i;
+/** "optional but not really", "(optional, though I always do)": it goes in. */
+const NOT_OPTIONAL =
+  /\s*(?:[-–—,;:]\s*|\(\s*)?\b(?:optional|opt\.?)\)?\s*[-–—,;:(]*\s*(?:(?:but|though|although|yet)\s+)?(?:not (?:really|optional|in (?:this|our|my) (?:house|kitchen))|(?:i|we) (?:always|never don'?t) (?:do|use|add|have|put)(?: (?:it|them|this|some))?(?: in)?|(?:i|we) (?:wouldn'?t|don'?t|never) (?:skip|leave|miss|omit)(?: (?:it|them|this))?(?: out)?|don'?t (?:skip|leave|miss)(?: (?:it|them|this))?(?: out)?|essential|a must|mandatory|you need it|you want it)\)?[.!]*(?=\s*$|\s*[,;)])/i;
+
+/** "optional but nice", "optional, though I never do": what is thought of it. */
+const OPTIONAL_BUT =
+  /^(.*?[a-z)])\s*(?:[-–—,;:]\s*|\(\s*)?\boptional\)?\s*[-–—,;:(]*\s*(?:but|though|although|yet|and)\s+((?!(?:always|essential|not|a must|i always|we always|don't|i wouldn't|we wouldn't|you)\b)[a-z]+(?: [a-z']+){0,5})\)?[.!]*\s*$/i;
+const NEVER_DOES =
+  /^(?:i|we) (?:never|don'?t|do not|skip|leave|omit|didn'?t|haven'?t)\b(?!.*\b(?:skip|leave|miss|omit)\b.*\b(?:never|don'?t)\b)/i;
 
 /** "1 jar peppers (in brine, 340 g drained)": what it weighs, before what it lies in. */
 const IN_BRINE =
@@ -57,9 +73,6 @@ const IF_WEAK =
 const OR_THE_OTHER =
   /^(\s*(?:about )?\d[\d./]*\s*(?:g|kg|ml|oz|cups?|mugs?|slices?)?\s+)((?:brown|white|wholemeal|wholewheat|wholegrain) )?([a-z][a-z -]*?)\s*[,(]?\s*or the (brown|white|wholemeal|wholewheat|wholegrain|red|black|green)(?: (?:one|ones|kind|sort|stuff))?(?:\s+(?:which|that|if|when|as|for)\b[^()]*)?\)?\s*$/i;
 
-/** "cumin, coriander, garam masala 1 tsp each": so much of each of them. */
-const EACH_OF_LIST =
-  /^\s*([a-z][a-z ]*(?:,\s*(?:and |& )?[a-z][a-z ]*)+?)(?:\s*[,:–-]\s*|\s+)((?:about )?\d[\d./]*\s*(?:tbsps?|tsps?|tablespoons?|teaspoons?|g|ml|cups?)|a (?:pinch|handful|tbsp|tsp))(?: of)? each\s*$/i;
 /** "ginger garlic, a heaped tbsp of each". */
 const EACH_OF_TWO = new RegExp(
   String.raw`^\s*([a-z]+)(?:,? and |,? & | \+ |, | )([a-z]+)( (?:on|at) the table| to serve| on the side)?\s*[,:-]+\s*(${AN_AMOUNT}(?:${A_SPOON}))(?: of)? each\s*$`,
@@ -105,7 +118,7 @@ const MAYBE =
   /(\d[\d./]*)(?:[- ]?ish)? ?(g|kg|ml|oz|tbsps?|tsps?|cups?)(?: (?:maybe|perhaps|or so|or thereabouts|i think|i'd say|ish))(?=\s*(?:$|[,;)]))/gi;
 /** "2 slices wholemeal": of bread. */
 const SLICES_OF =
-  /\b(slices? (?:of )?(?:seeded |good |stale |toasted )*)(wholemeal|wholewheat|wholegrain|granary|white|brown)(?=\s*(?:$|[,(;]|each\b|per person))/i;
+  /\b(slices? (?:of )?(?:seeded |good |stale |toasted |thick |thin |old )*)(wholemeal|wholewheat|wholegrain|granary|white|brown|rye)(?=\s*(?:$|[,(;]|each\b|per person|toasted\b|cubed\b|torn\b))/i;
 /** "noodles: 3 nests wholewheat, 60 g each". */
 const NESTS_OF =
   /^\s*([a-z]+)\s*[:,]\s*(\d{1,2} (?:nests?|bundles?|blocks?|bricks?|sheets?|cakes?)) ([a-z]+)\s*,\s*((?:about )?\d+(?:ish)? ?g each)\s*$/i;
@@ -236,15 +249,6 @@ export const RUNGS: readonly Rung[] = [
     (_, amount, kind, food, other) => `${amount}${kind ?? ''}${food} or ${other} ${food}`,
   ),
   rung(
-    'cumin, coriander, paprika 1 tsp each',
-    '1 tsp each: cumin, coriander, paprika',
-    EACH_OF_LIST,
-    (all, list = '', amount) =>
-      list.split(',').every((x) => isFood(x.replace(/^\s*(?:and|&)\s+/i, '').trim()))
-        ? `${amount} each: ${list}`
-        : all,
-  ),
-  rung(
     'ginger garlic, a heaped tbsp of each',
     'a heaped tbsp ginger + a heaped tbsp garlic',
     EACH_OF_TWO,
@@ -267,6 +271,18 @@ export const RUNGS: readonly Rung[] = [
   rung('Tin toms ½', '½ Tin toms', PACK_NAME_COUNT, '$3 $1 $2'),
   rung("2 tsp harissa (it has oil, 2 tsp isn't much)", '2 tsp harissa (it has oil)', NOT_MUCH, ''),
   rung('pinch of salt - no', 'no pinch of salt', REFUSED, 'no $1'),
+  rung('2 tbsp oil -> nothing', 'no 2 tbsp oil', TO_NOTHING, 'no $1'),
+  rung('2 tbsp oil -> gone, apple sauce', 'apple sauce', TO_ANOTHER, (all, other = '') =>
+    isFood(other.replace(/^.*\d\S*\s(?:[a-z]{1,5}\s)?/i, '')) ? other : all,
+  ),
+  rung('50 g walnuts, optional but nice', '50 g walnuts, optional', OPTIONAL_BUT, (all, before, tail = '') =>
+    NEVER_DOES.test(tail)
+      ? `no ${before ?? ''}`
+      : tail.split(' ').some((word) => isFood(word))
+        ? all
+        : `${before}, optional`,
+  ),
+  rung('30 g chocolate, optional but not really', '30 g chocolate', NOT_OPTIONAL, ''),
   rung(
     '1 jar peppers (in brine, 340 g drained)',
     '1 jar peppers (340 g drained) in brine',

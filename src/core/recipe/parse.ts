@@ -103,6 +103,13 @@ const FOR_SOME = pattern(
 
 /** Lines that make a list. */
 const FEWEST_LISTED = 3;
+/** "Rinse them. Shred the rest.": sentences one behind the other. */
+const SENTENCES = pattern(/[a-z)][.!]\s+[A-Z].*[.!]$/);
+const ENDS_SENTENCE = pattern(/[a-z)][.!]\s*$/i);
+/** "Kettle on.", "Oven to 200": what is made ready. */
+const TOOL_ON = pattern(/^\s*(?:kettle|oven|grill|hob|air[- ]?fryer|steamer) (?:on|to \d|at \d|\d{3})/i);
+const FIRST_WORD = pattern(/^[a-z]+/i);
+
 /** "lid on, 10 min", "190 25min", "till soft". */
 const TELLS_TIME = pattern(
   /\b\d+(?:\s*[-–]\s*\d+)?\s*(?:mins?|minutes|hours?|hrs?|secs?|seconds)\b|\b(?:until|till|til)\s[a-z]|\boven\b|\bgas \d\b/i,
@@ -392,7 +399,8 @@ class Parser {
     // "2 for brekkie", "just me, two nights running"
     const only = SAYS_SERVINGS.test(stretch.text) ? false : saysOnlyEaters(stretch.text);
     if (only) {
-      if (this.servings === null) this.takeServings(servingsRow(stretch.text));
+      if (this.servings === null)
+        this.takeServings(servingsRow(stretch.text) ?? readServings(stretch.text));
       this.notes.push(stretch);
       return;
     }
@@ -824,15 +832,38 @@ class Parser {
    */
   private opensMethod(index: number): boolean {
     if (this.state !== 'ingredients' || this.lines.length < FEWEST_LISTED) return false;
+    if (TOOL_ON.test(this.raws[index]?.text ?? '') || this.namesAgain(index)) return true;
     if (index === 0 || this.raws[index - 1]?.text.trim()) return false;
     const rows: string[] = [];
     for (let j = index; this.raws[j]?.text.trim(); j += 1) rows.push(this.raws[j]?.text.trim() ?? '');
     if (rows.length < 2 || rows.some((text) => headingOf(text) !== null)) return false;
-    const told = rows.filter((text) => TELLS_TIME.test(text) || startsAsStep(text) || TELLS_ORDER.test(text));
+    const told = rows.filter(
+      (text) => TELLS_TIME.test(text) || startsAsStep(text) || TELLS_ORDER.test(text) || SENTENCES.test(text),
+    );
     const listed = rows.filter(
-      (text) => (startsWithAmount(text) || startsWithMeasure(text)) && !servingsRow(text),
+      (text) =>
+        [text, text.replace(/^[^:.]{2,40}:\s+/, '')].some(
+          (x) => startsWithAmount(x) || startsWithMeasure(x),
+        ) && !servingsRow(text),
     );
     return listed.length === 0 && told.length * 2 >= rows.length;
+  }
+
+  /**
+   * "Noodles by the packet, rinse." right below a list without full stops: a sentence about a food that the list names
+   * with its amount, and sentences behind it.
+   */
+  private namesAgain(index: number): boolean {
+    const row = this.raws[index]?.text.trim() ?? '';
+    if (!ENDS_SENTENCE.test(row) || startsWithAmount(row) || startsWithMeasure(row)) return false;
+    if (headingOf(row) || this.lines.some((line) => ENDS_SENTENCE.test(line.text))) return false;
+    const next = this.nextFilled(index)?.text.trim() ?? '';
+    if (!ENDS_SENTENCE.test(next) || startsWithAmount(next) || headingOf(next)) return false;
+    const word = FIRST_WORD.exec(row)?.[0].toLowerCase() ?? '';
+    const listed = new RegExp(`\\b${word.replace(/(?:e?s)$/, '')}(?:e?s)?\\b`, 'i');
+    return (
+      word.length > 2 && this.lines.some((line) => startsWithAmount(line.text) && listed.test(line.text))
+    );
   }
 
   /** "1. mash beans" behind a list without numbers: rows that are counted from one and have no measure are its method. */

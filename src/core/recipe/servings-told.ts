@@ -18,6 +18,7 @@ const LEADS: readonly RegExp[] = [
   /(?:=|\bmakes?|\bthat'?s)\s*(?=\w+ (?:servings|portions|plates|people|bowls|goes|helpings|teas|dinners|suppers|lunches|meals)\b)/g,
   /\bbetween\s+(?:the )?(?=(?:[4-9]|1\d|four|five|six|seven|eight|ten|twelve)(?: of us)?\s*[.!]?$)/g,
   /\bfor\s+(?:the )?(?=(?:\d{1,2}|two|three|four|five|six|eight|ten) (?:people|of us|hungry people)\b)/g,
+  /(?:^|[.;]\s*)for\s+(?=\w+,? (?:(?:you|i|we)(?:'ll| will)? (?:want|need|use|take|get|buy|do|make)|it takes|it'?s)\b)/g,
   /\b(?:divid(?:e|ed)|split|shared?|portion(?:ed)?|spoon(?:ed)?|pour(?:ed)?|tip(?:ped)?)\b[^.;]{0,30}?\b(?:between|among|into|over)\s+(?=\w+ (?:\w+ )?(?:pots|bowls|plates|glasses|ramekins|jars|dishes|people|portions|boxes)\b)/g,
   /(?:^|[.;]\s*)in ?to\s+(?=\w+ (?:\w+ )?(?:pots|bowls|glasses|ramekins|jars|portions)\b)/g,
   /\b(?:we|you|i)(?:'ll)? (?:usually |always |mostly )?(?:get|fill|end up with|eke out)\s+(?:about |around |roughly )?(?=\w+ (?:\w+ )?(?:bowls|plates|portions|servings|helpings|lunches|suppers|dinners|boxes)\b)/g,
@@ -27,7 +28,7 @@ const LEADS: readonly RegExp[] = [
   /\b(?:call it|we call it|let'?s say|i'?d say|i say it'?s|reckon on)\s+/g,
   /\b(?:feeds|fed|serves|served|does|did|enough for|(?:i|we) make (?:this|it|enough) for|(?:so |and )?it'?s (?:all )?for|that'?s for|made for|cook(?:ed)? (?:this )?for)\s+(?:about |around |the |us |all )?/g,
   /\bcuts?(?: it| them)? (?:into|up into|in|about|roughly)?\s*(?:about |roughly |around )?(?=[\w ]{1,14}(?:ways|slices|pieces|squares|wedges|bars|portions|or\b|to\b|$|[.,;)]))/g,
-  /(?:^|[.;,]\s*)(?:we(?:'re| are| were)|there(?:'s| are)|it's for)\s+(?:only |just |usually )?(?=\w+(?:\s+(?:of us|here|at the table))?\s*(?:[.,;!)]|$))/g,
+  /(?:^|[.;,]\s*)(?:we(?:'re| are| were)|there(?:'s| are)|it's for)\s+(?:only |just |usually )?(?=\w+(?:\s+(?:of us|here|at the table))?\s*(?:[.,;!)]|$|and it (?:does|feeds|fills)\b))/g,
   /\bso (?:this|that|it)(?:'s| is| makes| feeds| serves)\s+(?:about |for )?(?=\w+\s*(?:$|[.,;)!]))/g,
   /\b(?:we (?:had|were|are)|there were)\s+(?=(?:\d{1,3}|\w+)\s+(?:at the|round the|to feed|coming|over|people)\b)/g,
   /(?:^|[\s,;(])(?=(?:\d|one |two |three |four |five |six |seven |eight |nine |ten |eleven |twelve )[^.;]{0,14}of us\b)/g,
@@ -138,8 +139,8 @@ const PIECES_EACH: readonly RegExp[] = [
   String.raw`(?:^|[.;,(]\s*)${SO_MANY}(?: slices| pieces| squares)? is what (?:i|we) (?:count as|call|have as|have for) (?:a|one) ${PLATE}\b`,
   String.raw`\b(?:a|one|each) ${PLATE}\s*(?:=|is|:|are)\s*${SO_MANY}(?=\s*(?:$|[.,;)]|of (?:them|these)|pieces|squares|slices|[a-z]+s\b))`,
   String.raw`\b${SO_MANY} each (?:is|makes|are) (?:a|one|plenty|enough)\b`,
-  String.raw`\b(?:eat|have|allow|reckon(?: on)?|count on|give|take|get|say|about|serve|that'?s)\s+(?:about |around )?${SO_MANY}\s+(?:each|apiece|per (?:person|head|plate|serving)|a (?:head|plate|person))\b`,
-  String.raw`(?:^|[.;–—,(-]\s*)${SO_MANY} (?:each|apiece|per person|a person|a head)(?=\s*(?:$|[.;–—,)-]|for (?:us|the|all)\b|(?:per|a) day\b))`,
+  String.raw`\b(?:eat|have|allow|reckon(?: on)?|count(?: on)?|do|manage|need|want|give|take|get|say|about|serve|that'?s)\s+(?:about |around )?${SO_MANY}\s+(?:each|apiece|per (?:person|head|plate|serving)|a (?:head|plate|person))\b`,
+  String.raw`(?:^|[.;–—,(-]\s*)${SO_MANY} (?:each|apiece|per person|a person|a head)(?=\s*(?:$|[.;–—,)-]|(?:for (?:us|the|all)|and|but|with)\b|(?:per|a) day\b))`,
   String.raw`\b${SO_MANY} (?:for|to) (?:an? |the )?(?:big|grown|hungry|adults?|large)[a-z -]*?[,;]?(?: and)? (${ONE_MANY}) (?:for|to) (?:an? |the )?(?:small|little|kids?|child(?:ren)?)\b`,
 ].map((pattern) => new RegExp(pattern));
 function piecesEachIn(text: string): { low: number; high: number; said: string } | null {
@@ -165,7 +166,7 @@ const IN_PLATES = /\b\d{1,2} (?:servings|portions|people|plates|bowls|helpings)\
  */
 export function platesOfPieces(servings: ServingsWords, texts: readonly string[]): ServingsWords {
   // "makes 500 g = 10 servings": plates already
-  if (!IN_PIECES.test(servings.text) || IN_PLATES.test(servings.text)) return servings;
+  if (!IN_PIECES.test(servings.text) || IN_PLATES.test(servings.text) || servings.pieces) return servings;
   // "makes 8 (2 each)" was counted in plates when it was read
   const counted = servings.text.match(/\d+(?! ?(?:g|kg|ml|oz|lb|cm|mm|in|inch|x)\b|\d|[.,]\d)/g) ?? [];
   if (counted.some((n) => servings.range.high < Number(n))) return servings;
@@ -330,7 +331,7 @@ function toldNow(sentence: string): ServingsWords | null {
       if (LIKE_FOOD.test(behind)) continue;
       // "for two" ends there or goes on with people; "for two onions" does not
       if (
-        !/^\s*(?:$|[,.;)!–-]|(?:little |small |big |large |deep )?(?:pots|bowls|plates|glasses|ramekins|jars|dishes|boxes|servings|goes|helpings|teas|dinners|suppers|lunches|meals)\b|or \w+\b|ways\b|slices\b|pieces\b|squares\b|wedges\b|bars\b|rounds\b|sandwiches\b|rolls\b|wraps\b|portions\b|of us\b|people\b|persons?\b|eaters?\b|round\b|to feed\b|coming\b|over\b|and\b|because\b|with\b|at\b|the\b)/.test(
+        !/^\s*(?:$|[,.;)!–-]|(?:little |small |big |large |deep )?(?:pots|bowls|plates|glasses|ramekins|jars|dishes|boxes|servings|goes|helpings|teas|dinners|suppers|lunches|meals)\b|or \w+\b|ways\b|slices\b|pieces\b|squares\b|wedges\b|bars\b|rounds\b|sandwiches\b|rolls\b|wraps\b|portions\b|of us\b|(?:hungry |greedy |normal )?people\b|,? (?:you|i|we)(?:'ll)? |it takes\b|it'?s\b|persons?\b|eaters?\b|round\b|to feed\b|coming\b|over\b|and\b|because\b|with\b|at\b|the\b)/.test(
           behind,
         )
       )

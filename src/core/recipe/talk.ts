@@ -2,6 +2,7 @@ import { foodOfName } from '@/core/food/find';
 import { numberOf } from '@/core/measure/quantity';
 import { tokens } from '@/core/food/tokens';
 import { PREPARATION } from './alternatives';
+import { ofSeveral } from './of-several';
 import { ownWay } from './own-way';
 import { always, ladder, rewrite } from '@/core/pattern/ladder';
 
@@ -81,7 +82,7 @@ const AS_FINE_AS =
   /(?<=[a-z])\s+as (?:finely|thinly|small|fine|thin|tiny|evenly|chunky|rough(?:ly)?|coarse(?:ly)?) as (?:possible|you|it|they|i|we|your)\b(?:(?: (?:can|will|could|like|dare|please|go|goes|get|gets|be|it|them))+(?: bothered)?)?/gi;
 /** "1 litre veg stock (I use 2 cubes)": what the stock is made of. */
 const OF_CUBES =
-  /^\s*((?:about )?[\d½¼¾][\d./½¼¾]* ?(?:l|ltrs?|litres?|liters?|ml|pints?|cups?|quarts?|dl))\s+(?:of )?((?:[a-z-]+ )*?)(?:stock|broth|bouillon)\b\s*(?:[(,;–-]+\s*|(?=(?:made|using|from)\b))(?:(?:(?:i|we) )?(?:use|do|put|make (?:it|mine) with)|(?:made )?(?:with|from|of)|using|(?:it was |(?:i |we )?(?:kept?|keep) (?:it |this )?(?:down )?to))\s+((?:about )?(?:\d[\d/½¼¾]*|½|one|two|three|four|half an?)(?: and a half)?)\s+((?:[a-z-]+ )*?)cubes?\b(?: (?:not|instead of|rather than) [^()]*|[;,.] [^()]*)?\s*\)?\s*$/i;
+  /^\s*((?:about )?[\d½¼¾][\d./½¼¾]* ?(?:l|ltrs?|litres?|liters?|ml|pints?|cups?|quarts?|dl))\s+(?:of )?((?:[a-z-]+ )*?)(?:stock|broth|bouillon)\b\s*(?:[(,;–-]+\s*|(?=(?:made|using|from)\b))(?:(?:(?:i|we) )?(?:use|do|put|make (?:it|mine) with)|(?:made )?(?:with|from|of)|using|up (?:with|from)|made up (?:with|from)|(?:it was |(?:i |we )?(?:kept?|keep) (?:it |this )?(?:down )?to))\s+((?:about )?(?:\d[\d/½¼¾]*|½|one|two|three|four|half an?|a)(?: and a half)?)\s+((?:[a-z-]+ )*?)cubes?\b(?: (?:not|instead of|rather than) [^()]*|[;,.] [^()]*)?\s*\)?\s*$/i;
 const OPENS_MEASURED =
   /^\s*(?:about )?[\d½¼¾⅓⅔][\d./½¼¾-]*\s*(?:g|kg|ml|l|litres?|oz|lbs?|cups?|mugs?|tbsps?|tsps?|tablespoons?|teaspoons?|tins?|cans?)\s+(?:of )?/i;
 /** "100% rye", "0% fat yoghurt": a share that tells no claim; of chocolate it is its kind. */
@@ -206,33 +207,6 @@ const HEAT_FIRST =
 /** "2 fat cloves": of garlic, as no spice is told by its size. */
 const FAT_CLOVES =
   /((?:\d|an?|one|two|three|four|five|six)\s+(?:fat|big|large|plump|juicy|good|small|medium)(?:-sized)? cloves?)(?=\s*(?:$|[,.;(]))(?!.*garlic)/i;
-const SO_MANY = String.raw`(an?|one|1|two|2|three|3|half an?|half|½)`;
-const NAMES = String.raw`([a-z][a-z' -]*(?:\s*(?:,|\+|&|\band\b|\/)\s*[a-z][a-z' -]*)+)`;
-/** "1 each carrot, onion": so many of every one of them. */
-const EACH_THEN_NAMES = new RegExp(
-  String.raw`^\s*${SO_MANY}(?: of)? each(?: of)?\s*:?\s*${NAMES}\s*([(].*)?$`,
-  'i',
-);
-/** "carrot + cucumber: one each, ribbons". */
-const NAMES_THEN_EACH = new RegExp(
-  String.raw`^\s*${NAMES}\s*[,:–(-]+\s*${SO_MANY}(?: of)? each(?: of them)?\)?\s*([,(].*)?$`,
-  'i',
-);
-/** So many of each of several foods, one behind the other; as it stands where one of them is no food. */
-function ofEachName(all: string, count: string, names: string, rest = ''): string {
-  const each = names.split(/\s*(?:,|\+|&|\band\b|\/)\s*/).filter((name) => name.trim());
-  const foods = each.map((name) => foodOfName(tokens(name.toLowerCase().trim())));
-  if (each.length < 2 || foods.some((food) => food === undefined) || new Set(foods).size < foods.length)
-    return all;
-  return `${each.map((name) => `${count} ${name.trim()}`).join(' and ')}${rest}`;
-}
-/** Said of several foods at once, before "each" is read as of everybody. */
-const OF_SEVERAL = ladder([
-  rewrite(EACH_THEN_NAMES, ofEachName),
-  rewrite(NAMES_THEN_EACH, (all: string, names: string, count: string, rest?: string) =>
-    ofEachName(all, count, names, rest),
-  ),
-]);
 const TALK = ladder([
   rewrite(FAT_CLOVES, (all: string, cloves: string, _: number, line: string) =>
     /garlic/i.test(line) ? all : `${cloves} garlic`,
@@ -489,4 +463,4 @@ const TALK = ladder([
  * A line of ingredients as cooks say it, put into the words that lines are written in: hedges become "about", "a
  * tablespoon and a half" one amount; what a food stands in for is dropped. Names of foods stay as they are.
  */
-export const plainTalk = (line: string): string => TALK(ownWay(OF_SEVERAL(line)));
+export const plainTalk = (line: string): string => TALK(ownWay(ofSeveral(line)));

@@ -2,7 +2,7 @@ import { findFood, SURE } from '@/core/food/find';
 import { clean } from './clean';
 import { printedEaters } from './eaters';
 import { readServings, type ServingsReading } from './servings';
-import { servingsInTitle } from './servings-told';
+import { platesOfPieces, servingsInTitle } from './servings-told';
 
 /** Whether a text names a food as surely as that. */
 export const isNamed = (text: string, sure: number): boolean =>
@@ -77,6 +77,8 @@ export function readTitle(written: string): { readonly title: string; readonly s
     number && readServings(number),
     servingsInTitle(title),
     says && said,
-  ].filter((r): r is ServingsReading => Boolean(r));
+  ]
+    .filter((r): r is ServingsReading => Boolean(r))
+    .map((r) => ('range' in r ? platesOfPieces(r, [title]) : r));
   return { title: (says && title.replace(SAYS, '').replace(LOOSE_END, '').trim()) || title, servings };
 }

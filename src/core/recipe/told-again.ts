@@ -208,11 +208,17 @@ export const TOLD_AGAIN: readonly Rung[] = [
     '3 slices of bread, the rye one',
     '3 slices of rye bread',
     new RegExp(
-      String.raw`^(\s*(?:(?:about )?${NUMBER} ?(?:${UNIT}|slices?|blocks?|packs?|jars?|bags?)?(?: of)? )?)(?:the )?(${NAME})\s*[,(–—-]+\s*(?:the|that|my|our) ([a-z-]+(?: [a-z-]+)?) (?:ones?|kind|sort|type|stuff)\)?(?=\s*(?:$|[,;.]))`,
+      String.raw`^(\s*(?:(?:about )?${NUMBER} ?(?:${UNIT}|slices?|blocks?|packs?|jars?|bags?)?(?: of)? )?)(?:the )?(${NAME})\s*[,(–—-]+\s*(?:(?:the|that|my|our) )?((?!(?:not|never|no|isn't|don't)\b)[a-z-]+(?: [a-z-]+){0,2}) (?:ones?|kind|sort|type|stuff)\)?(?=\s*(?:$|[,;.]))`,
       'i',
     ),
-    (all, amount = '', name = '', kind = '') =>
-      foodOfName(tokens(`${kind} ${name}`.toLowerCase())) === undefined ? all : `${amount}${kind} ${name}`,
+    (all, amount = '', name = '', said = '') => {
+      // "seeded wholemeal": what its last words alone tell
+      const words = said.split(' ');
+      const kind = words
+        .map((_, i) => words.slice(i).join(' '))
+        .find((k) => foodOfName(tokens(`${k} ${name}`.toLowerCase())) !== undefined);
+      return kind === undefined ? all : `${amount}${kind} ${name}`;
+    },
   ),
   rung(
     '1 kg old potatoes → baked, riced',

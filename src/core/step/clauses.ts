@@ -145,6 +145,29 @@ const AS_RESULT = new Set(
   ),
 );
 
+const IT = new Set(['it', 'this', 'that', 'them', 'these']);
+const TO_EAT = new Set('go serve dip mop eat scoop finish'.split(' '));
+const FOR_EATERS = new Set('everyone everybody all dipping mopping scooping us each serving'.split(' '));
+/** "toast, two slices each", "toast to go with it": what is eaten with a dish, and no deed. */
+function isHadBeside(tokens: readonly Token[], i: number, to: number): boolean {
+  if (tokens[i]?.word !== 'toast') return false;
+  const at = i + 1;
+  const word = (n: number): string => (at + n < to ? (tokens[at + n]?.word ?? '') : '');
+  if (['goes', 'works', 'is'].includes(word(0))) return true;
+  if (['each', 'apiece'].includes(word(0))) return tokens[at + 1]?.kind !== 'word';
+  if (word(0) === 'on') return word(1) === 'side' || (word(1) === 'the' && word(2) === 'side');
+  if (word(0) === 'with') return IT.has(word(1)) && tokens[at + 2]?.kind !== 'word';
+  if (word(0) === 'to') return TO_EAT.has(word(1));
+  if (word(0) === 'for') return FOR_EATERS.has(word(1));
+  // "toast, wholemeal, two each"
+  const end = tokens
+    .slice(at, to)
+    .findIndex((t, n, all) => ['each', 'apiece', 'pp'].includes(t.word) && all[n + 1]?.word !== 'side');
+  return word(0) === ',' && end > 1 && end < FARTHEST_EACH && tokens.slice(at, at + end).some(isCount);
+}
+/** Words between a food and how many of it everybody has. */
+const FARTHEST_EACH = 8;
+
 /** Whether a word that may be a verb stands as one. */
 function deedAt(
   tokens: readonly Token[],
@@ -188,8 +211,7 @@ function deedAt(
   }
   // "quarter of a cabbage", "splash of water": so much of it
   if (after?.word === 'of' && hit.form === 'base' && hit.verb.id !== 'dispose') return null;
-  // "toast alongside": what is eaten with it
-  if (held?.kind === 'food' && after?.word === 'alongside') return null;
+  if (held?.kind === 'food' && (after?.word === 'alongside' || isHadBeside(tokens, i, to))) return null;
   const opens =
     !before ||
     before.kind === 'mark' ||

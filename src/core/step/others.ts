@@ -214,7 +214,7 @@ export function takesBack(s: Sentence, before?: Sentence): boolean {
   // "She uses 6 tbsp of oil. I use none.", "½ tsp goes in hers; I do a squeeze of lemon"
   if (before && last && saysOurs(s, s.from)) {
     const theirs = before.clauses.some((c) => othersAt(before, c) >= 0);
-    if (theirs && (saysNothing(s) || saysWithout(s))) return true;
+    if (theirs && (saysNothing(s) || saysWithout(s) || missesNothing(s))) return true;
     const words = before.tokens.slice(last.from, last.to).map((t) => t.word);
     if (words.some((w, i) => THEIRS.has(w) && ['in', 'into'].includes(words[i - 1] ?? ''))) return true;
   }
@@ -230,6 +230,13 @@ const saysNothing = ({ tokens, from, to }: Sentence): boolean =>
   tokens
     .slice(from, Math.min(to, from + 5))
     .some((t, i) => USES.has(t.word) && NOTHING.has(wordAt(tokens, from + i + 1)));
+
+/** "I put the veg in raw and don't miss it": it goes without. */
+const missesNothing = ({ tokens, from, to }: Sentence): boolean =>
+  tokens
+    .slice(from, to)
+    .some((t, i) => t.word === 'miss' && ['it', 'them', 'that'].includes(wordAt(tokens, from + i + 1))) &&
+  tokens.slice(from, to).some((t) => NEGATORS.has(t.word) || t.word === 'nobody');
 
 const WITHOUT = new Set(['water', 'stock', 'broth', 'dry', 'paper', 'parchment', 'air', 'neither']);
 /** "I spray them with water": what is done here goes without. */
@@ -515,7 +522,26 @@ export function othersWay(s: Sentence, c: ClauseSpan, from: number): 'remark' | 
   // "all dry roasted (my mother-in-law uses 3 tbsp ghee)": who does it stands in the bracket
   const open = openBracket(s, c, from);
   const inside = open >= c.from ? wayOf(s, { ...c, from: open + 1 }, from) : null;
-  return inside ?? wayOf(s, c, from);
+  return inside ?? wayOf(s, c, from) ?? (hasBeenDone(s, from) ? 'optional' : null);
+}
+
+const HAVE_DONE = new Set('done made had tried cooked baked served eaten'.split(' '));
+const THIS_GO = new Set('time today tonight now here these since always usually only ever'.split(' '));
+/** "I've done it with filo and 3 tbsp oil": at some time, so perhaps at this. */
+function hasBeenDone({ tokens, from: start, to }: Sentence, from: number): boolean {
+  const words = tokens.slice(start, from).map((t) => t.word);
+  const at = words.findIndex(
+    (w, k) =>
+      HAVE_DONE.has(w) &&
+      ['it', 'this', 'them', 'these'].includes(words[k + 1] ?? '') &&
+      words[k + 2] === 'with' &&
+      words.slice(0, k).some((v) => v === 'have' || v.endsWith("'ve") || v === 've'),
+  );
+  return (
+    at > 0 &&
+    words.slice(0, at).some((w) => /^(?:i|we|you)(?:'ve)?$/.test(w)) &&
+    !tokens.slice(start, to).some((t) => THIS_GO.has(t.word))
+  );
 }
 
 /** The place of the bracket of a clause in which a place lies; -1 where it lies in none. */
@@ -525,6 +551,21 @@ function openBracket({ tokens }: Sentence, c: ClauseSpan, at: number): number {
     if (wordAt(tokens, k) === '(') open = k;
     else if (wordAt(tokens, k) === ')') open = -1;
   return open;
+}
+
+const WHO_FOUND = new Set(['i', 'we', 'you', 'she', 'he', 'they']);
+const WHOSE_FIND = new Set(['my', 'our', 'her', 'his']);
+/** "the recipe (that) I learnt from", "… my sister sent", "… online": the place behind what tells which one. */
+function behindRelative(tokens: Sentence['tokens'], at: number): number {
+  let k = at;
+  if (['online', 'there'].includes(wordAt(tokens, k))) return k + 1;
+  if (['that', 'which'].includes(wordAt(tokens, k))) k += 1;
+  if (WHO_FOUND.has(wordAt(tokens, k))) k += 2;
+  else if (WHOSE_FIND.has(wordAt(tokens, k))) k += 3;
+  else return at;
+  while (['it', 'from', 'with', 'in', 'on', 'off', 'online', 'here', 'me', 'us'].includes(wordAt(tokens, k)))
+    k += 1;
+  return k;
 }
 
 function wayOf(s: Sentence, c: ClauseSpan, from: number): 'remark' | 'optional' | null {
@@ -565,7 +606,8 @@ function wayOf(s: Sentence, c: ClauseSpan, from: number): 'remark' | 'optional' 
   if (/['’]s?$/.test(owner))
     // "the deli's pesto goes on top" may be bought there
     return SELLS.has(owner.replace(/['’]s?$/, '')) ? null : 'remark';
-  for (let k = at; k < Math.min(at + 3, from); k += 1) {
+  const says = behindRelative(s.tokens, at);
+  for (let k = says; k < Math.min(says + (says > at ? 4 : 3), from); k += 1) {
     const w = wordAt(s.tokens, k);
     // "the teacher said to stir in 2 tbsp tahini": it may be done here
     if (w === 'said' && wordAt(s.tokens, k + 1) === 'to') return 'optional';
@@ -687,8 +729,8 @@ function isNeverDone(s: Sentence, c: ClauseSpan): boolean {
   return false;
 }
 
-const GOES = new Set('take version attempt try go draft'.split(' '));
-const WHICH_GO = new Set('one two three first second third last earlier previous'.split(' '));
+const GOES = new Set('take version attempt try go draft v mark batch effort round'.split(' '));
+const WHICH_GO = new Set('one two three first second third last earlier previous old older original'.split(' '));
 /** "take 1 had 4 tbsp oil", "the first go used cream": how it was made before. */
 function isEarlierGo({ tokens }: Sentence, c: ClauseSpan): boolean {
   let k = c.from;

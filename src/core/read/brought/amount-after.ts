@@ -128,9 +128,22 @@ const saysHowMuch = (t: Token): boolean =>
   DETERMINERS.has(t.word) ||
   t.word === 'so';
 
+/** Tokens of a bracket that is passed. */
+const LONGEST_ASIDE = 8;
+/** "rice (brown for me), 1/2 cup cooked each": behind a bracket that tells no amount and stands before a mark. */
+function pastBracket(s: Sentence, to: number): number {
+  if (s.tokens[to]?.word !== '(') return to;
+  for (let k = to + 1; k < Math.min(s.to, to + LONGEST_ASIDE); k += 1) {
+    if (s.tokens[k]?.kind === 'number') return to;
+    if (s.tokens[k]?.word === ')')
+      return [',', '-', '–', ':'].includes(s.tokens[k + 1]?.word ?? '') ? k + 1 : to;
+  }
+  return to;
+}
+
 /** An amount told behind its food: "brown rice, about 2 cups cooked", "rice 60 g dry each"; null where none is. */
 export function amountBehind(s: Sentence, to: number): { from: number; to: number; states: string[] } | null {
-  let k = to;
+  let k = pastBracket(s, to);
   const beside = ASIDE.at(s.tokens, k);
   if (beside) k = beside.end;
   // "garlic next, 5 cloves"

@@ -11,7 +11,8 @@ const IN_ALL =
   '(?: (?:all in|al(?:l[- ]?)?together|in (?:all|total)|total|all told|the (?:whole )?lot|between them|or so|anyway|really|at least))*';
 const SPOKEN =
   '(?:tbsps?|tsps?|tablespoons?|teaspoons?|cups?|mugs?|litres?|liters?|pints?|spoons?|spoonfuls?|handfuls?|ladles?|tins?|cans?|blocks?|packs?|jars?|ml|l)';
-const KINDS = new Set(
+/** Words that tell which of a food it is. */
+export const KINDS: ReadonlySet<string> = new Set(
   'light lite low lower reduced no less salt salted sodium sugar fat free added oil unsweetened unsalted sweetened plain wholemeal wholewheat wholegrain brown white red black green yellow silken firm extra soft smoked dark mild raw roasted toasted dry cooked tinned canned frozen fresh floury waxy jumbo rolled rye seeded natural pure only just nothing else thick thin smooth crunchy hot sweet short long grain'.split(
     ' ',
   ),
@@ -20,7 +21,7 @@ const CLAIMED = new Set(['salt', 'sugar', 'oil', 'fat', 'sodium']);
 /** Words that say nothing by themselves. */
 const HALVES = new Set('no low lower less free added only just nothing else extra'.split(' '));
 const CLAIMS = new Set(['no', 'low', 'lower', 'reduced', 'less', 'free', 'light', 'without']);
-const WHICH = /^(?:the|that|my|our) ([a-z-]+(?: [a-z-]+){0,3}) (?:ones?|kind|sort|type|stuff|version)$/;
+const WHICH = /^(the |that |my |our )?([a-z-]+(?: [a-z-]+){0,3}) (?:ones?|kind|sort|type|stuff|version)$/;
 const NO_KIND = new Set(
   'other same first second last big large small little usual good real best next'.split(' '),
 );
@@ -33,8 +34,10 @@ const AMOUNT = new RegExp(String.raw`^${HEDGE}${NUMBER} ?${SPOKEN}(?: and a (?:h
 const FILLER = /^(?:well|ok|okay|oh|hm+|erm?)$/;
 
 function tells(said: string): Told | null {
-  const which = WHICH.exec(said)?.[1]?.split(/[ -]/);
-  if (which) return which.every((w) => NO_KIND.has(w)) ? 'nothing' : 'which';
+  const [, its, ones] = WHICH.exec(said) ?? [];
+  const which = ones?.split(/[ -]/);
+  if (which && (its || which.every((w) => KINDS.has(w))))
+    return which.every((w) => NO_KIND.has(w)) ? 'nothing' : 'which';
   const words = said.split(/[ -]/);
   // "garlic, salt": another food
   const kinds = words.every((w) => KINDS.has(w)) && words.some((w) => !HALVES.has(w));
@@ -46,12 +49,21 @@ function tells(said: string): Told | null {
   return FILLER.test(said) || PREPARATION.has(said.split(' ')[0] ?? '') ? 'nothing' : null;
 }
 
+/** "rice (brown), 60 g each": which one, where a bracket tells nothing else; empty where it does. */
+export function kindInBracket(s: Sentence, to: number): string {
+  if (s.tokens[to]?.word !== '(') return '';
+  const end = s.tokens.slice(to + 1, s.to).findIndex((t) => t.word === ')');
+  const words = s.tokens.slice(to + 1, to + 1 + Math.max(end, 0)).map((t) => t.word);
+  return words.length > 0 && words.every((w) => KINDS.has(w)) ? `, ${words.join(' ')}` : '';
+}
+
 const MARK = /^\s*(?:[,(–—]|-\s|:)\s*/;
 /** Where a piece ends; a hyphen in a word is none. */
 const PIECE = /^[^,;:()–—]*?(?=\s*(?:$|[,;:()–—]|\s-\s|\.\s))/;
 /** "the 900 g one and 200 g of spinach": what follows is another. */
 const GOES_ON =
   /\s(?:and(?! an? (?:half|quarter)\b)|then|but|(?<!\bor )so|which|until|till|for|(?<!\ball )in|into|over|with)\s/;
+const EACH_FIRST = /^\s+(?:each|apiece|a head|per person)(?=\s*[,(–—:]|\s-\s)/;
 const CLOSES = /^\s*\)/;
 /** Characters behind a food that may tell of it. */
 const FARTHEST = 110;
@@ -68,6 +80,9 @@ export function apposed(source: Source, s: Sentence, to: number, counted: boolea
   const end = s.tokens[to - 1]?.end ?? 0;
   let rest = source.text.slice(end, Math.min(s.tokens[s.to - 1]?.end ?? end, end + FARTHEST)).toLowerCase();
   const pieces: { said: string; told: Told }[] = [];
+  // "a pitta each, wholemeal"
+  const forEach = EACH_FIRST.exec(rest);
+  if (forEach) rest = rest.slice(forEach[0].length);
   let bracket = false;
   for (;;) {
     const mark = MARK.exec(rest);

@@ -14,6 +14,7 @@ import { answersNo, isBygone, isOthers, isRemark, takesBack } from '@/core/step/
 import { tokensOf, wordAt } from '@/core/step/tokens';
 import { coverOf, refersTo } from '../refer';
 import { type ReadLine, type ReadServings, type ReadSettings } from '../types';
+import { KINDS } from './apposed';
 import { leftOver, leftOverOfRows } from './left-over';
 import { deeds, otherMedium } from './deeds';
 import { DAIRY, FATS, PROMISED } from './kinds';
@@ -401,6 +402,21 @@ function inBracket(scan: Scan, s: Sentence, first: Named, second: Named): string
   const found = scan.larder.finder.find(name, '', 1)[0];
   return found && found.confidence >= SURE_OF_KIND ? found.food.id : null;
 }
+const BEFORE_KIND = new Set(', ( - – — : the each apiece good nice thick it is all seeded'.split(' '));
+const BEHIND_KIND = new Set(', ( ) - – — : ; . ! one ones kind sort stuff bread each please'.split(' '));
+/** "toast each, seeded wholemeal", "bread - the rye one": which one the food before it is. */
+function whichOf(scan: Scan, s: Sentence, first: Named, second: Named): string | null {
+  const words = (from: number, to: number) => s.tokens.slice(from, to).map((t) => t.word);
+  const between = words(first.to, second.from);
+  const [kind, behind] = [words(second.from, second.to), s.tokens[second.to]];
+  if (!between.every((w) => BEFORE_KIND.has(w)) || !between.some((w) => /\W/.test(w))) return null;
+  if (!kind.every((w) => KINDS.has(w)) || (behind && second.to < s.to && !BEHIND_KIND.has(behind.word)))
+    return null;
+  const named = [...kind, ...words(first.from, first.to)].join(' ');
+  const found = scan.larder.finder.find(named, '', 1)[0];
+  return found && found.confidence >= SURE_OF_KIND ? found.food.id : null;
+}
+
 /** "brown rice, about a cup of cooked rice each": the first is the second, which says how much; the kind is the first's. */
 function appositions(scan: Scan, s: Sentence): ReadonlySet<Named> {
   const out = new Set<Named>();
@@ -412,6 +428,12 @@ function appositions(scan: Scan, s: Sentence): ReadonlySet<Named> {
     if (within) {
       kinOf.set(second, within);
       out.add(first);
+      return;
+    }
+    const which = whichOf(scan, s, first, second);
+    if (which) {
+      kinOf.set(first, which);
+      out.add(second);
       return;
     }
     const head = s.tokens[first.to - 1]?.normal;
@@ -537,14 +559,49 @@ const isFigures = (s: Sentence): boolean =>
   [...s.label, ...s.tokens.slice(s.from, s.to)].some((t) => FIGURES.has(t.word)) &&
   s.clauses.every((c) => !c.verb?.verb.brings);
 
+/** Foods with amounts by which a bracket is a list. */
+const FEWEST_IN_BRACKET = 2;
+/** "custard (500 ml oat milk, 2 tbsp custard powder)": where the bracket ends that what is named is made of; -1 where none is. */
+function madeInBracket(scan: Scan, s: Sentence, named: Named): number {
+  if (s.tokens[named.to]?.word !== '(') return -1;
+  const length = s.tokens.slice(named.to, s.to).findIndex((t) => t.word === ')');
+  const kind = scan.larder.foodById(named.id)?.kind ?? '';
+  const isThing = MADE_THINGS.has(kind) || MADE.has(s.tokens[named.to - 1]?.word ?? '');
+  if (length < 0 || !isThing) return -1;
+  const to = named.to + length;
+  const parts = s.clauses
+    .flatMap((c) => foodsOf(s, c))
+    .filter((n) => n.from > named.to && n.to <= to && isMeasured(s, n.from));
+  return parts.length >= FEWEST_IN_BRACKET ? to : -1;
+}
+/** True where some food of a bracket is not on the list: then its others are not the list's either. */
+const bringsItsOwn = (scan: Scan, s: Sentence, from: number, to: number): boolean =>
+  s.clauses
+    .flatMap((c) => foodsOf(s, c))
+    .some((n) => {
+      const food = n.from > from && n.to <= to ? scan.larder.foodById(n.id) : undefined;
+      const words = s.tokens.slice(n.from, n.to).map((t) => t.normal);
+      return food !== undefined && refersTo(food, words, false, scan.cover).length === 0;
+    });
+/** True where a measure or a number stands right before a food's name. */
+const isMeasured = (s: Sentence, at: number): boolean =>
+  s.tokens.slice(Math.max(s.from, at - 3), at).some((t) => t.kind === 'number' || isMeasure(t.word));
+
 function foodsIn(scan: Scan, source: Source, s: Sentence, back?: ReadonlySet<unknown>): void {
   if (isFigures(s)) return;
   let skip: unknown = null;
   const said = appositions(scan, s);
+  // where the bracket ends that lists what a thing is made of
+  let madeTo = -1;
   for (const c of s.clauses)
     for (const named of back?.has(c) ? [] : foodsOf(s, c)) {
       if (said.has(named)) continue;
       if (named.from < c.from) continue;
+      const made = madeInBracket(scan, s, named);
+      if (made > 0) {
+        madeTo = bringsItsOwn(scan, s, named.to, made) ? made : -1;
+        continue;
+      }
       // "butter each slice": the word is the deed
       if (named.from === c.verbAt && named.to === c.verbAt + 1) continue;
       // "juice of half a lemon": the fruit says whose
@@ -576,6 +633,6 @@ function foodsIn(scan: Scan, source: Source, s: Sentence, back?: ReadonlySet<unk
       if (source.names && m.food.kindClass !== 'animal' && next?.kind === 'food' && next.from === named.to)
         if (scan.larder.foodById(next.id)?.kindClass === 'animal') skip = next;
       if (isDryTempering(scan, s, c, named)) continue;
-      take(scan, source, s, c, m);
+      take(scan, source, s, c, m, named.from < madeTo);
     }
 }

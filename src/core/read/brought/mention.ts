@@ -26,7 +26,7 @@ import {
   swappedAmount,
 } from './amount-before';
 import { PER_PIECE } from '@/core/recipe/each-last';
-import { apposed } from './apposed';
+import { apposed, kindInBracket } from './apposed';
 import { EACH, isForEach, onEach } from './for-each';
 import { MORE } from './kinds';
 import { isMeasure, STATES } from './measured';
@@ -318,10 +318,9 @@ function mentionNow(
     if (one && start < from) notes += ` (${one})`;
     // "a slice of rye each (40 g)"
     const ofEach = each && start < from && !one ? (EACH_WEIGHED.exec(behind)?.[1] ?? '') : '';
+    const named = told ? `${textOf(source, s, start, from)} ${food.name.replace(/,.*$/, '')}` : phrase;
     const line = (text: string) => readPhrase(scan, text, allPieces ? scan.pieces : scan.servings);
-    read = line(
-      `${told ? `${textOf(source, s, start, from)} ${food.name.replace(/,.*$/, '')}` : phrase}${notes}${serves}${each}${ofEach}${start < from ? more : ''}`,
-    );
+    read = line(`${named}${notes}${serves}${each}${ofEach}${start < from ? more : ''}`);
     if (read.missing === 'food' && start < from) {
       // words that say how it looks stand between the amount and the name
       const plain = s.tokens
@@ -362,7 +361,7 @@ function mentionNow(
       const heads = amount.states.filter((w) => ['each', 'pp', 'apiece'].includes(w));
       const state = amount.states.filter((w) => !heads.includes(w)).join(' ');
       const again = line(
-        `${textOf(source, s, amount.from, amount.to)} ${state} ${few ? textOf(source, s, from, to) : phrase}${bracketed(source, s, amount.to)}${heads.length > 0 ? ' each' : onEach(s, c, amount.from, amount.to)}${betweenSome(s, amount.to)}${serves}${more}`,
+        `${textOf(source, s, amount.from, amount.to)} ${state} ${few ? textOf(source, s, from, to) : phrase}${kindInBracket(s, to)}${bracketed(source, s, amount.to)}${heads.length > 0 ? ' each' : onEach(s, c, amount.from, amount.to)}${betweenSome(s, amount.to)}${serves}${more}`,
       );
       if (again.missing === null) read = again;
     }
@@ -396,8 +395,9 @@ function mentionNow(
       if (again.missing === null) read = again;
     }
     // "a tin of coconut milk, the light one, half of it"
-    const pieces = apposed(source, s, to, start < from);
-    const whole = pieces === null ? null : line(`${phrase}${pieces}${notes}${serves}${each}`);
+    const inside = amount !== null && s.tokens[to]?.word === '(';
+    const pieces = inside ? null : apposed(source, s, to, start < from);
+    const whole = pieces === null ? null : line(`${named}${pieces}${notes}${serves}${each}`);
     // "a ladle of stock, the low salt kind, a litre and a half": of all of it
     const anew =
       pieces !== null && (few || saidByEye(whole))

@@ -181,8 +181,19 @@ function asToldBefore(scan: Scan, source: Source, s: Sentence, m: Mention): Ment
 
 const OPENS_MORE = /^\s*(?:(?:and|some|a few|a bit|plus)\s+)*(?:more|extra|another|further)\b/i;
 
-/** Takes one food of a sentence in: as more of a listed line, as a line of its own, or not at all. */
-export function take(scan: Scan, source: Source, s: Sentence, c: ClauseSpan, mention: Mention): void {
+/**
+ * Takes one food of a sentence in: as more of a listed line, as a line of its own, or not at all.
+ *
+ * @param ofPart whether it stands in the list of a part that is made beside what the recipe lists
+ */
+export function take(
+  scan: Scan,
+  source: Source,
+  s: Sentence,
+  c: ClauseSpan,
+  mention: Mention,
+  ofPart = false,
+): void {
   const { cover, lines, out, servings } = scan;
   const m = asToldBefore(scan, source, s, mention);
   if (m.polarity === 'not') {
@@ -211,7 +222,9 @@ export function take(scan: Scan, source: Source, s: Sentence, c: ClauseSpan, men
   const found = refersTo(m.food, m.words, m.definite, cover, m.stated);
   // "200 g raspberries" told before "more raspberries" of the list is no part of them
   const told = lines[found[0] ?? -1]?.line;
-  const apart = m.stated && told && OPENS_MORE.test(told.text) && source.start + at[0] < told.start;
+  const apart =
+    (ofPart && m.stated) ||
+    (m.stated && told && OPENS_MORE.test(told.text) && source.start + at[0] < told.start);
   const first = apart ? undefined : found[0];
   if (source.names) {
     // a title promises; what the list holds in any form keeps the promise
@@ -284,7 +297,14 @@ export function take(scan: Scan, source: Source, s: Sentence, c: ClauseSpan, men
   if (m.definite && m.words.length === 1 && CRUSTS.has(m.words[0] ?? '')) return;
   if (m.definite && isMade(scan, s, m.words)) return;
   // "whisk dressing": it is made of what was named
-  if (!m.stated && m.words.length === 1 && MADE.has(m.words[0] ?? '') && MAKES.has(c.verb?.verb.id ?? ''))
+  const isObject = !s.tokens.slice(c.from, m.from).some((t) => t.word === 'with');
+  if (
+    isObject &&
+    !m.stated &&
+    m.words.length === 1 &&
+    MADE.has(m.words[0] ?? '') &&
+    MAKES.has(c.verb?.verb.id ?? '')
+  )
     return;
   const bibliographic = s.label.some((t) => BIBLIOGRAPHIC.has(t.word));
   if (bibliographic && !m.stated) return;
