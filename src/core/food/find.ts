@@ -215,9 +215,13 @@ const BRINGS_MORE =
   /^(?:un)?(?:frost|ic|crust|encrust|batter|bread|crumb|dredg|smother|drench|dress|stuff|fill|load|coat|bast|marinat|cur|brin|pickl|preserv|fortif|enrich|sweeten|glaz|candi|caramelis|caramelz|lacquer|dust|dipp|cover|fri|confit|infus|flavour|flavor|season|spic|smok|ferment|toss|mixed|lac|spik|soak|top|boost|blend|enrob|layer|cream)\w{0,3}ed$/;
 /** What goes in beside the food itself, and how much nobody knows. */
 const ENRICHED = /^(?:batter|bread|crumb|frost|candi|glaz|smother|drench|enrob|load)ed$/;
+/** Said of a food, and nothing that is done to it: "if wanted", "as needed". */
+const TALKED =
+  /^(?:want|need|add|us|lik|call|nam|bas|requir|desir|prefer|reserv|sav|mention|wish|ask|allow|count|serv|divid|halv|doubl|tripl|reduc|increas|replac|swapp|chang|lov|hat|tri|turn|start|finish|end|miss|skipp|omitt|offer|provid|includ|follow|suggest|recommend|invent|inspir)ed$/;
 /** "ribboned", "scissored": a word that no food is called by, and that says what is done to one. */
 function isDoneTo(token: string, postings: Index['postings']): boolean {
-  if (!/^[a-z]{4,}ed$/.test(token) || postings.has(token) || BRINGS_MORE.test(token)) return false;
+  if (!/^[a-z]{4,}ed$/.test(token) || postings.has(token) || BRINGS_MORE.test(token) || TALKED.test(token))
+    return false;
   const stem = token.slice(0, -2);
   return ![stem, `${stem}e`, stem.replace(/(.)\1$/, '$1')].some((word) => postings.has(word));
 }

@@ -7,7 +7,8 @@ import { unsaid, weigh, type Weighed } from '@/core/food/weigh';
 import { claimEffect, preparationEffect } from '@/core/prepare/rules';
 import { readUnit } from '@/core/measure/units';
 import { exact, hull, scale, type Range } from '@/core/range/range';
-import { PER_ONE } from '@/core/recipe/heading';
+import { numberOf } from '@/core/measure/quantity';
+import { isForOne } from '@/core/recipe/heading';
 import { readLineWords, type FoodWords, type LineWords } from '@/core/recipe/line';
 import { FEWEST_BARE_GRAMS } from '@/core/recipe/bare-grams';
 import type { SourceLine } from '@/core/recipe/source';
@@ -286,11 +287,24 @@ function atTheTable(corners: Corners): Corners {
   });
 }
 
-/** What a part's name says of all that stands under it: for each who eats, or as one likes. */
+/** "Dressing (does 4 bowls)": of a list that is else for one. */
+const FOR_PLATES =
+  /[(,:–-]\s*(?:makes )?(?:does|for|enough for|feeds|serves|covers)\s+(?:about )?(\d{1,2}|two|three|four|five|six|eight) (?:bowls|people|plates|of us|servings|jars|portions|glasses)\b/i;
+/** A part of what stands in a line. */
+const partOf = (words: FoodWords, plates: number): FoodWords => ({
+  ...words,
+  measures: words.measures.map((m) => ({
+    ...m,
+    factor: [m.factor[0] / plates, m.factor[1] / plates, m.factor[2] / plates],
+  })),
+});
+
+/** What a part's name says of all that stands under it: for each who eats, for so many plates, or as one likes. */
 export const sectionSays = (
   section: string | null,
-): { readonly each: boolean; readonly optional: boolean } => ({
-  each: PER_ONE.test(section ?? ''),
+): { readonly each: boolean; readonly optional: boolean; readonly plates: number } => ({
+  each: isForOne(section ?? ''),
+  plates: numberOf(FOR_PLATES.exec(section ?? '')?.[1]?.toLowerCase()) ?? 1,
   optional: /(?:^|\()(?:optional|if you (?:like|want|wish))\b/i.test(section ?? ''),
 });
 
@@ -300,8 +314,10 @@ export function readLine(line: SourceLine, settings: ReadSettings, servings: num
   // "100 rye", "8 salt" on a list that leaves its grams out
   const said = line.bareGrams ? { ...told, foods: told.foods.map((f) => inGrams(f, settings)) } : told;
   const under = sectionSays(line.section);
+  const one = servings === 1 && under.plates > 1;
   const words = {
     ...said,
+    ...(one ? { foods: said.foods.map((f) => partOf(f, under.plates)) } : {}),
     perHead: said.perHead || under.each,
     optional: said.optional || under.optional,
   };

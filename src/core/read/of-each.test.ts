@@ -37,3 +37,31 @@ test.each(FRAMES)('"%s" is one of each food, and none is lost', (frame) => {
   }
   expect(wrong).toEqual([]);
 });
+
+const AMOUNTS = ['1 tbsp', '2 tbsp', 'a teaspoon', 'a handful', 'half a cup'];
+const OF_THREE = [
+  'A, B and C - MANY of each',
+  'A, B and C: MANY of each',
+  'A, B and C (MANY of each)',
+  'A, B, C, MANY of each',
+  'A + B + C, MANY each',
+  'equal parts A, B and C, MANY of each',
+];
+test.each(OF_THREE)('"%s" is so much of each in all, and not for each who eats', (frame) => {
+  const wrong: string[] = [];
+  for (const amount of AMOUNTS) {
+    const names = ['walnuts', 'pumpkin seeds', 'raisins'];
+    const row = names
+      .reduce((said, name, i) => said.replace('ABC'.charAt(i), name), frame)
+      .replace('MANY', amount);
+    const recipe = soupWith(row);
+    const foods = recipe.lines.flatMap((l) => l.foods);
+    for (const name of names) {
+      const alone = soupWith(`${amount} ${name}`).lines[1]?.foods[0];
+      const found = foods.filter((f) => f.food?.id === alone?.food?.id);
+      const high = found.reduce((s, f) => s + (f.grams?.high ?? Infinity), 0);
+      if (high !== alone?.grams?.high) wrong.push(`${row}: ${name} ${high}, not ${alone?.grams?.high}`);
+    }
+  }
+  expect(wrong).toEqual([]);
+});

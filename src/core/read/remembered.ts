@@ -32,7 +32,10 @@ export function remembered(line: SourceLine, settings: ReadSettings, servings: n
   if (!lines) cache.set(setting, (lines = new Map()));
   // the same words under "Optional" or "For each" are read otherwise
   const under = line.section === null ? null : sectionSays(line.section);
-  const as = under?.each || under?.optional ? `${under.each} ${under.optional} ${line.text}` : line.text;
+  const as =
+    under?.each || under?.optional || (under?.plates ?? 1) > 1
+      ? `${under?.each} ${under?.optional} ${under?.plates} ${line.text}`
+      : line.text;
   const key = line.bareGrams ? `grams ${as}` : as;
   const known = lines.get(key);
   const shelf = settings.larder?.recipes;

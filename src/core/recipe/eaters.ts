@@ -55,6 +55,22 @@ const EATERS = ladder([
     (_, pieces: string, some: string, others?: string) =>
       `makes ${pieces} (${others ? `${count(some)}-${count(others)}` : count(some)} each)`,
   ),
+  // "serves me & him + lunchbox"
+  rewrite(
+    /\b(?:serves|feeds|does|for|fills) (?:me|us|him|her)(?:,? (?:and|&|\+) (?:(?:me|him|her|one other|my [a-z]+|the (?:kid|girl|boy|baby)|[a-z]+)))(?:,? (?:and|&|\+|plus) (?:an? )?(lunch ?box|lunch|packed lunch))?(?=\s*(?:$|[,.;(]))/g,
+    (_, lunch?: string) => `serves ${lunch ? 3 : 2}`,
+  ),
+  // "cuts into 12 (I do 9)", "12 squares (I cut it in 9!)"
+  rewrite(
+    new RegExp(
+      String.raw`\b((?:cuts? (?:it )?(?:in|into) |makes )?${MANY}(?: (?:squares|slices|pieces|bars|wedges))?)\s*[,(–-]+\s*(?:but |though |or )?(?:i|we)(?:'d)? (?:cut|do|make|get|say|call|prefer)(?: (?:it|them))?(?: (?:in|into))? ${MANY}(?: big ones| bigger)?[!)]*(?=\s*(?:$|[.,;]))`,
+      'g',
+    ),
+    (all: string, lead: string, some: string, others: string) =>
+      /cut|makes|squares|slices|pieces|bars|wedges/.test(lead)
+        ? `serves ${[count(some), count(others)].sort((a, b) => a - b).join('-')}`
+        : all,
+  ),
   // "12 slices, have 2"
   rewrite(
     /\b(\d{1,2}) (?:slices|pieces|squares|wedges|bars)\s*[,;(–-]+\s*(?:i |we )?(?:have|eat|take|count|allow) (\d|one|two|three|four)(?: each| a head)?\)?(?=\s*(?:$|[.,;]))/g,
@@ -185,6 +201,6 @@ export const saysOnlyEaters = remember(
     row.length < LONGEST && COUNTED_EATERS.test(EATERS(clean(row).trim().toLowerCase().replace(/[.!]$/, ''))),
 );
 const COUNTED_EATERS = new RegExp(
-  `^serves (?:${MANY}|\\d{1,2}-\\d{1,2})(?: of us| people)?(?:$| with | and | plus |\\s*[+(])|^makes \\d{1,2} \\(\\d(?:-\\d)? each\\)$`,
+  `^serves (?:${MANY}|\\d{1,2}-\\d{1,2})(?: of us| people)?(?:$| with | and | plus |\\s*[+(])|^makes \\d{1,2} \\(\\d{1,2}(?:-\\d{1,2})? each\\)$`,
 );
 const LONGEST = 60;

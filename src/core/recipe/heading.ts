@@ -104,6 +104,11 @@ export const PER_ONE = new RegExp(
   'i',
 );
 
+/** Behind the name of a part that goes on every plate, where the part before it is told for one. */
+export const FOR_EACH = ', for each';
+/** True where what stands under a part's name is for every one of them. */
+export const isForOne = (name: string): boolean => PER_ONE.test(name) || name.endsWith(FOR_EACH);
+
 /** "Veg (all into 2 cm chunks)": the part alone. */
 const bare = (name: string): string => name.replace(/\s*\([^()]*\)\s*$/, '');
 

@@ -44,6 +44,13 @@ const TO_ANOTHER =
 const NOT_OPTIONAL =
   /\s*(?:[-–—,;:]\s*|\(\s*)?\b(?:optional|opt\.?)\)?\s*[-–—,;:(]*\s*(?:(?:but|though|although|yet)\s+)?(?:not (?:really|optional|in (?:this|our|my) (?:house|kitchen))|(?:i|we) (?:always|never don'?t) (?:do|use|add|have|put)(?: (?:it|them|this|some))?(?: in)?|(?:i|we) (?:wouldn'?t|don'?t|never) (?:skip|leave|miss|omit)(?: (?:it|them|this))?(?: out)?|don'?t (?:skip|leave|miss)(?: (?:it|them|this))?(?: out)?|essential|a must|mandatory|you need it|you want it)\)?[.!]*(?=\s*$|\s*[,;)])/i;
 
+/** "oil - I use none, dry fry the onion in water": none, and how it is done. */
+const USES_NONE =
+  /^(.*?[a-z)])\s*[-–—:,(]+\s*(?:(?:i|we)(?: now| just| always)? (?:use|put|add|have|do|take|need) (?:none|no|nothing)(?: in| at all)?|(?:i|we) (?:do|go|manage) without(?: it)?|none for (?:us|me)|none (?:here|in mine|in ours))\)?(?:\s*[,;.–—-]+\s*(?!.*\b(?:instead|rather|add|but)\b)[^\d]*\b(?:dry|water|stock|broth|paper|parchment|non-?stick|steam\w*)\b[^\d]*)?[.!]*\s*$/i;
+/** "1 tbsp oil - I do it in water": it goes without. */
+const DONE_DRY =
+  /^(.*?[a-z)])\s*[-–—:,(]+\s*(?:i|we)(?: now| just| always)? (?:(?:do|cook|fry|sweat|soften|start|make|brown) (?:it|them|that|mine|ours|everything) (?:in|with) (?:a (?:splash|bit|little) of )?(?:water|stock|broth|its own juice)|dry[- ]fry(?: (?:it|them))?|(?:do|cook|fry|roast|bake) (?:it|them) (?:dry|on paper|without))\)?[.!]*\s*$/i;
+
 /** "optional but nice", "optional, though I never do": what is thought of it. */
 const OPTIONAL_BUT =
   /^(.*?[a-z)])\s*(?:[-–—,;:]\s*|\(\s*)?\boptional\)?\s*[-–—,;:(]*\s*(?:but|though|although|yet|and)\s+((?!(?:always|essential|not|a must|i always|we always|don't|i wouldn't|we wouldn't|you)\b)[a-z]+(?: [a-z']+){0,5})\)?[.!]*\s*$/i;
@@ -118,7 +125,7 @@ const MAYBE =
   /(\d[\d./]*)(?:[- ]?ish)? ?(g|kg|ml|oz|tbsps?|tsps?|cups?)(?: (?:maybe|perhaps|or so|or thereabouts|i think|i'd say|ish))(?=\s*(?:$|[,;)]))/gi;
 /** "2 slices wholemeal": of bread. */
 const SLICES_OF =
-  /\b(slices? (?:of )?(?:seeded |good |stale |toasted |thick |thin |old )*)(wholemeal|wholewheat|wholegrain|granary|white|brown|rye)(?=\s*(?:$|[,(;]|each\b|per person|toasted\b|cubed\b|torn\b))/i;
+  /\b(slices? (?:of )?(?:seeded |good |stale |toasted |thick |thin |old )*)(wholemeal|wholewheat|wholegrain|granary|white|brown)(?=\s*(?:$|[,(;]|each\b|per person|toasted\b|cubed\b|torn\b))/i;
 /** "noodles: 3 nests wholewheat, 60 g each". */
 const NESTS_OF =
   /^\s*([a-z]+)\s*[:,]\s*(\d{1,2} (?:nests?|bundles?|blocks?|bricks?|sheets?|cakes?)) ([a-z]+)\s*,\s*((?:about )?\d+(?:ish)? ?g each)\s*$/i;
@@ -176,6 +183,9 @@ const DITTO = new RegExp(
 );
 /** "60 g (dry) brown": its state before which one it is. */
 const STATE_THEN_KIND = /(\d ?(?:g|kg|oz|cups?)) \((dry|dried|raw|cooked|uncooked)\) (?=[a-z]{4,})/gi;
+
+/** What a pan may do without. */
+const IS_FAT = /\b(?:oil|butter|margarine|marg|ghee|lard|fat|spread|spray)\b/i;
 
 const isFood = (words: string): boolean => foodOfName(tokens(words.toLowerCase())) !== undefined;
 
@@ -271,6 +281,16 @@ export const RUNGS: readonly Rung[] = [
   rung('Tin toms ½', '½ Tin toms', PACK_NAME_COUNT, '$3 $1 $2'),
   rung("2 tsp harissa (it has oil, 2 tsp isn't much)", '2 tsp harissa (it has oil)', NOT_MUCH, ''),
   rung('pinch of salt - no', 'no pinch of salt', REFUSED, 'no $1'),
+  rung('oil - I use none, dry fry it', 'no oil', USES_NONE, 'no $1'),
+  rung('1 tbsp oil - I do it in water', 'no 1 tbsp oil', DONE_DRY, (all, line = '') =>
+    IS_FAT.test(line) ? `no ${line}` : all,
+  ),
+  rung(
+    'oil spray x 8 squirts',
+    '8 squirts oil spray',
+    /^\s*([a-z][a-z -]{2,24}?) x ?(\d{1,2}) (squirts?|sprays?|squeezes|splashes|spoons?|spoonfuls?|handfuls?|tbsps?|tsps?|cups?|slices?|cloves?|sprigs?|sticks?|leaves)(?=\s*(?:$|[,;(]))/i,
+    '$2 $3 $1',
+  ),
   rung('2 tbsp oil -> nothing', 'no 2 tbsp oil', TO_NOTHING, 'no $1'),
   rung('2 tbsp oil -> gone, apple sauce', 'apple sauce', TO_ANOTHER, (all, other = '') =>
     isFood(other.replace(/^.*\d\S*\s(?:[a-z]{1,5}\s)?/i, '')) ? other : all,

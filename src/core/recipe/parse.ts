@@ -6,8 +6,10 @@ import { clean } from './clean';
 import { countedList } from './counted-list';
 import { SURE } from '@/core/food/find';
 import {
+  FOR_EACH,
   headingOf,
   isBareSection,
+  isForOne,
   listsFoods,
   listsNames,
   META,
@@ -108,6 +110,15 @@ const SENTENCES = pattern(/[a-z)][.!]\s+[A-Z].*[.!]$/);
 const ENDS_SENTENCE = pattern(/[a-z)][.!]\s*$/i);
 /** "Kettle on.", "Oven to 200": what is made ready. */
 const TOOL_ON = pattern(/^\s*(?:kettle|oven|grill|hob|air[- ]?fryer|steamer) (?:on|to \d|at \d|\d{3})/i);
+const PART_FOR = pattern(
+  /^(?!for\b|serves\b|makes\b)[a-z][a-z' ]{2,24}?\s*[(,:–-]+\s*(?:makes )?(?:does|for|enough for|feeds|serves|covers)\s+(?:about )?(?:\d{1,2}|two|three|four|five|six|eight) (?:bowls|people|plates|of us|servings|jars|portions|glasses)\)?:?$/i,
+);
+const GOES_ON_TOP = pattern(
+  /^(?:then )?(?:(?:to go )?on (?:the )?top|to top|topp(?:ings?|ed)|to serve|to finish|when (?:eating|serving)|on the (?:day|side)|in the morning|at the table|over the top|garnish|extras?)\b/i,
+);
+const OF_WHAT_IS_ABOVE = pattern(
+  /^(?:about |roughly |around )?(?:half|some|most|a third|a quarter|two thirds|three quarters|all)(?: of)? (?:it|them|this|that|these|which)(?:'s)? (?:is|are|gets?|goes|go|will|stays?|comes?|runs?|ends?|drains?|left)\b/i,
+);
 const FIRST_WORD = pattern(/^[a-z]+/i);
 
 /** "lid on, 10 min", "190 25min", "till soft". */
@@ -264,6 +275,18 @@ class Parser {
       return;
     }
     if (this.isTheirs(stretch, index)) return;
+    // "about half of it is left at the end": told of what stands above
+    if (this.lines.length > 0 && this.state === 'ingredients' && OF_WHAT_IS_ABOVE.test(stretch.text)) {
+      this.steps.push(stretch);
+      return;
+    }
+    // "dressing (does 4 bowls)" above a list of its own
+    if (this.state === 'ingredients' && this.lines.length > 0 && PART_FOR.test(stretch.text)) {
+      if (startsWithMeasure(this.raws[index + 1]?.text.trim() ?? '')) {
+        this.section = sectionName(clean(stretch.text).replace(/:$/, ''));
+        return;
+      }
+    }
     if (this.title !== null && this.lines.length > 0 && HEAT_THEN_TIME.test(stretch.text)) {
       this.steps.push(stretch);
       return;
@@ -321,7 +344,7 @@ class Parser {
         this.namesPart(stretch.text, index),
       )
     ) {
-      this.section = sectionName(clean(stretch.text));
+      this.section = this.withEach(sectionName(clean(stretch.text)));
       this.state = 'ingredients';
       if (isNamed(stretch.text, SURE)) this.ask(stretch, 'heading');
       return;
@@ -399,8 +422,7 @@ class Parser {
     // "2 for brekkie", "just me, two nights running"
     const only = SAYS_SERVINGS.test(stretch.text) ? false : saysOnlyEaters(stretch.text);
     if (only) {
-      if (this.servings === null)
-        this.takeServings(servingsRow(stretch.text) ?? readServings(stretch.text));
+      if (this.servings === null) this.takeServings(servingsRow(stretch.text) ?? readServings(stretch.text));
       this.notes.push(stretch);
       return;
     }
@@ -498,7 +520,11 @@ class Parser {
         }
         return;
       case 'before':
-        if (score >= 2 || (score >= 1 && stretch.marked && !stretch.numbered)) {
+        if (
+          score >= 2 ||
+          (score >= 1 && stretch.marked && !stretch.numbered) ||
+          this.leadsList(stretch, index)
+        ) {
           this.state = 'ingredients';
           this.list(stretch, false);
         } else if (score <= -2 && (this.lines.length > 0 || startsAsStep(stretch.text))) this.step(stretch);
@@ -507,6 +533,17 @@ class Parser {
           if (score >= 1.5) this.ask(stretch, 'note');
         }
     }
+  }
+
+  /** "cold mash, about a pint" right above "1 leek": a row with its amount behind it at the head of a list. */
+  private leadsList({ text }: Stretch, index: number): boolean {
+    if (/[.!]\s|[.!]$|^\(/.test(text) || startsAsStep(text)) return false;
+    if (text.includes(':')) return false;
+    const pieces = text.split(/,\s+|\s[-–—]\s/).slice(1);
+    if (!pieces.some((piece) => startsWithMeasure(piece.replace(/^about |^same /, '')))) return false;
+    for (let j = index + 1; this.raws[j]?.text.trim(); j += 1)
+      if (startsWithAmount(this.raws[j]?.text.trim() ?? '')) return true;
+    return false;
   }
 
   /** "From: …", "Subject: the soup": the head of a letter. */
@@ -639,7 +676,7 @@ class Parser {
       // "Ingredients (serves 4)"
       this.takeServings(readServings(raw.text.slice(0, 80)));
     } else if (this.state !== 'method' || !heading.rest) {
-      this.section = sectionName(heading.text);
+      this.section = this.withEach(sectionName(heading.text));
       // "per person: 60 g gram flour" before anything else: the list is one plate's
       // "For 6:" above a list; "For one bowl:" where it is known how many there are
       if (
@@ -683,6 +720,12 @@ class Parser {
     } else if (this.state === 'method') this.step(rest);
     else if (this.state === 'notes') this.notes.push(rest);
     else this.list(rest, true);
+  }
+
+  /** "On top when eating" below "Each jar": it goes on every one of them too. */
+  private withEach(name: string): string {
+    const forOne = this.lines.length > 0 && this.lines.every((line) => isForOne(line.section ?? ''));
+    return forOne && GOES_ON_TOP.test(name) && !isForOne(name) ? `${name}${FOR_EACH}` : name;
   }
 
   /** True where a row of the list was numbered. */
@@ -837,15 +880,17 @@ class Parser {
     const rows: string[] = [];
     for (let j = index; this.raws[j]?.text.trim(); j += 1) rows.push(this.raws[j]?.text.trim() ?? '');
     if (rows.length < 2 || rows.some((text) => headingOf(text) !== null)) return false;
+    const counts = (text: string) => startsWithAmount(text) || startsWithMeasure(text);
+    // "pasta apart: 100 g a head" among them is of the list
+    const labelled = rows.some((text) => counts(text.replace(/^[^:.]{2,40}:\s+/, '')));
     const told = rows.filter(
-      (text) => TELLS_TIME.test(text) || startsAsStep(text) || TELLS_ORDER.test(text) || SENTENCES.test(text),
-    );
-    const listed = rows.filter(
       (text) =>
-        [text, text.replace(/^[^:.]{2,40}:\s+/, '')].some(
-          (x) => startsWithAmount(x) || startsWithMeasure(x),
-        ) && !servingsRow(text),
+        TELLS_TIME.test(text) ||
+        startsAsStep(text) ||
+        TELLS_ORDER.test(text) ||
+        (!labelled && SENTENCES.test(text)),
     );
+    const listed = rows.filter((text) => counts(text) && !servingsRow(text));
     return listed.length === 0 && told.length * 2 >= rows.length;
   }
 

@@ -1,4 +1,3 @@
-import { readServings } from './servings';
 import { parseRecipe } from './parse';
 
 const WORDS: Readonly<Record<number, string>> = { 2: 'two', 3: 'three', 4: 'four', 6: 'six' };
@@ -111,13 +110,17 @@ describe('pieces over pieces each', () => {
     'makes N (M per person)',
     'makes Nish, M each',
     'makes N, we eat M each',
+    'makes about N (we count M each as dinner)',
+    'N of them, we eat M each',
+    'about N, M per person',
+    'makes N, M each and one over',
   ];
   const cases = SAID.flatMap((said) =>
     [2, 3, 5, 8, 10, 12].flatMap((each) => [2, 3, 4].map((plates) => ({ said, each, plates }))),
   );
   test.each(cases)('$said: $each each for $plates', ({ said, each, plates }) => {
     const words = said.replace('N', String(each * plates)).replace('M', String(each));
-    const read = readServings(words);
+    const read = parseRecipe(`Soup\n${words}\n\n500 g leeks\n300 g carrots\n\nSimmer it all.`).servings;
     expect(read && 'range' in read ? read.range : null).toEqual({ low: plates, best: plates, high: plates });
   });
 });

@@ -336,7 +336,9 @@ function toldNow(sentence: string): ServingsWords | null {
         )
       )
         continue;
-      const other = /^\s*(?:or|to)\s+/.exec(behind);
+      const other = /^\s*(?:(?:or|to)\s+|,\s*or\s+(?=\w+ (?:if|when|with|at|greedy|big|hungry)\b))/.exec(
+        behind,
+      );
       const second = other ? numberAt(behind, other[0].length) : null;
       if (second)
         return said(

@@ -82,7 +82,7 @@ const AS_FINE_AS =
   /(?<=[a-z])\s+as (?:finely|thinly|small|fine|thin|tiny|evenly|chunky|rough(?:ly)?|coarse(?:ly)?) as (?:possible|you|it|they|i|we|your)\b(?:(?: (?:can|will|could|like|dare|please|go|goes|get|gets|be|it|them))+(?: bothered)?)?/gi;
 /** "1 litre veg stock (I use 2 cubes)": what the stock is made of. */
 const OF_CUBES =
-  /^\s*((?:about )?[\d½¼¾][\d./½¼¾]* ?(?:l|ltrs?|litres?|liters?|ml|pints?|cups?|quarts?|dl))\s+(?:of )?((?:[a-z-]+ )*?)(?:stock|broth|bouillon)\b\s*(?:[(,;–-]+\s*|(?=(?:made|using|from)\b))(?:(?:(?:i|we) )?(?:use|do|put|make (?:it|mine) with)|(?:made )?(?:with|from|of)|using|up (?:with|from)|made up (?:with|from)|(?:it was |(?:i |we )?(?:kept?|keep) (?:it |this )?(?:down )?to))\s+((?:about )?(?:\d[\d/½¼¾]*|½|one|two|three|four|half an?|a)(?: and a half)?)\s+((?:[a-z-]+ )*?)cubes?\b(?: (?:not|instead of|rather than) [^()]*|[;,.] [^()]*)?\s*\)?\s*$/i;
+  /^\s*((?:about )?[\d½¼¾][\d./½¼¾]* ?(?:l|ltrs?|litres?|liters?|ml|pints?|cups?|quarts?|dl))\s+(?:of )?((?:[a-z-]+ )*?)(?:stock|broth|bouillon)\b\s*(?:[(,;–-]+\s*|(?=(?:made|using|from)\b))(?:(?:(?:i|we) )?(?:use|do|put|make (?:it|mine) with)|(?:made )?(?:with|from|of)|using|up (?:with|from)|made up (?:with|from)|(?:it was |(?:i |we )?(?:kept?|keep) (?:it |this )?(?:down )?to))\s+((?:about )?(?:\d[\d/½¼¾]*|½|one|two|three|four|half an?|a(?= [a-z-]+ (?:[a-z-]+ )?cube))(?: and a half)?)\s+((?:[a-z-]+ )*?)cubes?\b(?: (?:not|instead of|rather than) [^()]*|[;,.] [^()]*)?\s*\)?\s*$/i;
 const OPENS_MEASURED =
   /^\s*(?:about )?[\d½¼¾⅓⅔][\d./½¼¾-]*\s*(?:g|kg|ml|l|litres?|oz|lbs?|cups?|mugs?|tbsps?|tsps?|tablespoons?|teaspoons?|tins?|cans?)\s+(?:of )?/i;
 /** "100% rye", "0% fat yoghurt": a share that tells no claim; of chocolate it is its kind. */
@@ -401,6 +401,11 @@ const TALK = ladder([
   rewrite(WHATEVER, '$1'),
   rewrite(/\s+in (?:plenty|lots) of (?:cold |warm |hot |fresh |boiling )?water\b/i, ''),
   rewrite(SO_MANY_OF_US, ''),
+  // "1 boiled egg each for the non-vegans"
+  rewrite(
+    /[\s,(]+(?:for|if) (?:the |any |our |you'?re |they'?re )*(?:non-? ?vegans?|vegetarians?|veggies|meat[- ]eaters?|omnivores?)\b\)?/gi,
+    ', optional',
+  ),
   rewrite(/^\s*(?:instead|in place|in lieu) of [a-z ]{2,24}[:,]\s*/i, ''),
   rewrite(IN_PLACE, ''),
   rewrite(WHERE_IT_WAS, ''),

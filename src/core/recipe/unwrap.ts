@@ -40,10 +40,19 @@ function goesOn(row: string, next: string): boolean {
   // "…, 100" above "g walnuts"
   if (/[,;]\s*\d[\d./]*$/.test(trimmed) && OPENS_UNIT.test(next)) return true;
   const open = ENDS_IN_AMOUNT.exec(trimmed);
+  // "2 sweet potatoes, about 700 g" above "tin of tomatoes": what they weigh, and a row of its own
+  const counted = open?.[1]?.split(/[,;]\s*/).at(-1) ?? '';
+  if (WEIGHT_LAST.test(trimmed) && (ABOUT_LAST.test(trimmed) || (counted && !startsWithMeasure(counted))))
+    return false;
+  if (OPENS_PACK.test(next)) return false;
   // "tahini, 150 g" has its food before it
   return open !== null && (open[1] === undefined || open[1].split(/[,;]\s*/).every(opensWithAmount));
 }
 
+const WEIGHT_LAST = /\d ?(?:g|kg|oz|lbs?)$/i;
+const ABOUT_LAST = /\b(?:about|around) [\d./]+ ?\w+$/i;
+const OPENS_PACK =
+  /^\s*(?:tins?|cans?|jars?|packs?|packets?|bags?|bunch|punnet|block|carton|tub|head|bulb|handful|pinch|splash|squeeze|juice|zest|thumb)\b(?: of)? [a-z]/;
 const firstWord = (row: string): string => /^\S+/.exec(row.trim())?.[0] ?? '';
 /** True where the first word of a row would not have stood in the one before, had that been broken to a width. */
 const isFull = (row: string, next: string, width: number): boolean =>

@@ -553,6 +553,7 @@ function openBracket({ tokens }: Sentence, c: ClauseSpan, at: number): number {
   return open;
 }
 
+const OURS_NOW = new Set(['had', 'use', 'follow', 'make', 'cook', 'do', 'like']);
 const WHO_FOUND = new Set(['i', 'we', 'you', 'she', 'he', 'they']);
 const WHOSE_FIND = new Set(['my', 'our', 'her', 'his']);
 /** "the recipe (that) I learnt from", "… my sister sent", "… online": the place behind what tells which one. */
@@ -560,6 +561,8 @@ function behindRelative(tokens: Sentence['tokens'], at: number): number {
   let k = at;
   if (['online', 'there'].includes(wordAt(tokens, k))) return k + 1;
   if (['that', 'which'].includes(wordAt(tokens, k))) k += 1;
+  // "the recipe I had" is told of then; the one I use is ours
+  if (OURS_NOW.has(wordAt(tokens, k + 1))) return at;
   if (WHO_FOUND.has(wordAt(tokens, k))) k += 2;
   else if (WHOSE_FIND.has(wordAt(tokens, k))) k += 3;
   else return at;
@@ -730,7 +733,9 @@ function isNeverDone(s: Sentence, c: ClauseSpan): boolean {
 }
 
 const GOES = new Set('take version attempt try go draft v mark batch effort round'.split(' '));
-const WHICH_GO = new Set('one two three first second third last earlier previous old older original'.split(' '));
+const WHICH_GO = new Set(
+  'one two three first second third last earlier previous old older original'.split(' '),
+);
 /** "take 1 had 4 tbsp oil", "the first go used cream": how it was made before. */
 function isEarlierGo({ tokens }: Sentence, c: ClauseSpan): boolean {
   let k = c.from;

@@ -220,6 +220,14 @@ export function take(
   ];
   const grams = m.read?.missing === null ? (m.read.foods[0]?.grams ?? null) : null;
   const found = refersTo(m.food, m.words, m.definite, cover, m.stated);
+  const kin = ofPart ? lines[found[0] ?? -1]?.foods[0] : undefined;
+  if (kin?.food && m.stated && kin.food.id !== m.food.id) {
+    // "100 g yoghurt" in the raita is of the soy yoghurt that the list names
+    const amount = textOf(source, s, m.phraseFrom, m.from);
+    const read = readPhrase(scan, `${amount} ${kin.food.name}`);
+    take(scan, source, s, c, { ...m, food: kin.food, read, words: tokens(kin.food.name) }, ofPart);
+    return;
+  }
   // "200 g raspberries" told before "more raspberries" of the list is no part of them
   const told = lines[found[0] ?? -1]?.line;
   const apart =
