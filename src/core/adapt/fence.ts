@@ -80,6 +80,28 @@ export function doubledLines(before: ReadRecipe, after: ReadRecipe): string[] {
   ];
 }
 
+/** Kinds that a dish may do without unseen. */
+const UNSEEN = new Set(['water', 'spice', 'herb', 'acid']);
+/** Foods that a plan did not touch and its text no longer holds: words beside what was swapped went with it. */
+export function foodsLost(before: ReadRecipe, after: ReadRecipe, changes: readonly Change[]): string[] {
+  const touched = new Set(changes.map((c) => c.from));
+  const there = new Set(
+    after.lines.flatMap((l) => [...l.foods, ...l.alternatives].map((f) => f.food?.id ?? f.text)),
+  );
+  // what a line is swapped for may be another line's food
+  const near = (id: string, kind: string | undefined) =>
+    there.has(id) || after.lines.some((l) => l.foods.some((f) => f.food?.kind === kind));
+  return before.lines.flatMap((l) =>
+    l.optional || touched.has(l.line.text) || l.foods.length > 1
+      ? []
+      : l.foods.flatMap((f) =>
+          f.food && !UNSEEN.has(f.food.kind) && !near(f.food.id, f.food.kind)
+            ? [`lost: “${l.line.text}”`]
+            : [],
+        ),
+  );
+}
+
 /** Lines that had an amount and, as the same kind of food, have none. */
 export function amountsLost(before: ReadRecipe, after: ReadRecipe, changes: readonly Change[]): string[] {
   const measured = (l: ReadLine | undefined) =>
@@ -108,4 +130,5 @@ export const wrongIn = (
   ...stillNamed(before, after),
   ...doubledLines(before, after),
   ...amountsLost(before, after, changes),
+  ...foodsLost(before, after, changes),
 ];

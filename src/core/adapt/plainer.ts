@@ -8,6 +8,7 @@ import { allergensOf, bestGrams, type Choice } from './choice';
 const PLAINER: readonly (readonly [suffix: string, name: string])[] = [
   [', no salt added', 'The one without salt'],
   [', unsweetened', 'The unsweetened one'],
+  [', no added sugar', 'The one without added sugar'],
   [', no oil or salt added', 'The one without oil and salt'],
   [', oil free', 'The one without oil'],
   [', whole grain', 'The whole-grain one'],
@@ -49,7 +50,10 @@ export function plainerChoices(read: ReadRecipe, index: number, settings: ReadSe
   const at = own.toLowerCase().indexOf(name);
   // behind the name where more is said of it, else at the end
   const places = [...(at >= 0 && /[,(–-]/.test(own.slice(at)) ? [at + name.length] : []), own.length];
-  return PLAINER.flatMap(([suffix, name]) => {
+  // nobody sells an unsweetened vinegar
+  const acid = line.foods[0]?.food?.kind === 'acid';
+  const ways = PLAINER.filter(([suffix]) => !(acid && suffix === ', unsweetened'));
+  return ways.flatMap(([suffix, name]) => {
     const next = places
       .map((place) => readAs(read, line, `${own.slice(0, place)}${suffix}${own.slice(place)}`, settings))
       .find((l) => l.corners !== null && l.foods.length === 1 && l.foods.every((f) => f.might.length === 0));
@@ -67,10 +71,16 @@ export function plainerChoices(read: ReadRecipe, index: number, settings: ReadSe
   });
 }
 
-/** "2 litres stock (I use 3 cubes)". */
-const MADE_OF_CUBES =
-  /\b(?:stock|broth|bouillon)\b(?:.*[(,;–-]| (?:made |using |from )(?:up )?)[^()]*\bcubes?\b/i;
-const OF_CUBES = /\s*(?:[(,;–-]| (?:made|using|from)\b)[^(),;]*\bcubes?\b[^()]*\)?/i;
+const CONCENTRATE = '(?:cubes?|bouillon|stock pots?|(?:stock )?(?:powder|granules|paste))';
+/** "2 litres stock (I use 3 cubes)", "1 litre stock made with 2 tsp bouillon powder". */
+const MADE_OF_CUBES = new RegExp(
+  String.raw`\b(?:stock|broth)\b(?:.*[(,;–—-]| (?:made |using |from )(?:up )?)[^()]*\b${CONCENTRATE}\b`,
+  'i',
+);
+const OF_CUBES = new RegExp(
+  String.raw`\s*(?:[(,;–—-]| (?:made|using|from)\b)[^(),;]*\b${CONCENTRATE}\b[^()]*\)?`,
+  'i',
+);
 
 /** Stock that is made of cubes, bought without salt. */
 function withoutCubes(read: ReadRecipe, index: number, settings: ReadSettings): Choice[] {

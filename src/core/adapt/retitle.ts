@@ -75,7 +75,7 @@ export function retitled(
   // "4 bramleys" are apples still
   const there = new Set(
     after.lines.flatMap((l) =>
-      l.origin === 'ingredients'
+      l.origin === 'ingredients' || l.step !== null
         ? tokens(`${l.line.text} ${l.foods.map((f) => f.food?.name ?? '').join(' ')}`)
         : [],
     ),

@@ -210,11 +210,19 @@ function splitAtFoods(text: string, listed: boolean): Stretch[] {
   });
 }
 
+/** "sprig rosemary", "squeeze of lemon". */
+const BIT_ALONE = pattern(
+  /^(?:an? )?(?:sprigs?|pinch|squeeze|handful|bunch|splash|dash|stick|knob|thumb)(?: of)? [a-z]/i,
+);
 /** "600 ml milk / 45 g flour / bay leaf / 1 tsp mustard": a list by strokes, where two or more of it have an amount. */
 function byStrokes(text: string): Stretch[] | null {
   const parts = text.split(/\s+[/|·•∙]\s+|(?<=[a-z)])\/(?=\d+ [a-z])/);
   const counted = parts.filter(
-    (p) => startsWithMeasure(p) || /^\d+ [a-z]/i.test(p) || COUNTED_BEHIND.test(clean(p).toLowerCase()),
+    (p) =>
+      startsWithMeasure(p) ||
+      /^\d+ [a-z]/i.test(p) ||
+      BIT_ALONE.test(p) ||
+      COUNTED_BEHIND.test(clean(p).toLowerCase()),
   ).length;
   // "800 g spuds / splash oat milk / NO marg / lots of pepper"
   const loose = (p: string) =>

@@ -829,7 +829,10 @@ class Parser {
    */
   private piecesOfTitle(text: string, index: number): ServingsReading | null {
     if (this.raws[index + 1]?.text.trim()) return null;
-    const noun = /^\d+(?:\s*(?:-|–|to|or)\s*\d+)?\s+([a-z]{3,}?)(?:e?s)?$/i.exec(text.trim())?.[1];
+    const noun =
+      /^\d+(?:\s*(?:-|–|to|or)\s*\d+)?\s+([a-z]{3,}?)(?:e?s)?(?:\s*[,(–-]+\s*[^,;]*\b(?:each|apiece|pp|(?:a|per) (?:person|head|plate))\)?)?$/i.exec(
+        text.trim(),
+      )?.[1];
     const title = (this.title ?? '').toLowerCase().split(/\s+(?:with|in|for|and|on)\s|[,(–:]/)[0] ?? '';
     if (!noun || !new RegExp(`${noun.toLowerCase()}(?:e?s)?$`).test(title.trim())) return null;
     return readServings(`makes ${text.trim()}`);

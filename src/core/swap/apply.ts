@@ -7,7 +7,7 @@ import { parseRecipe } from '@/core/recipe/parse';
 import type { ReadLine, ReadRecipe, ReadSettings } from '@/core/read/types';
 import { verbOf } from '@/core/step/lexicon';
 import { brokenIn } from './broken';
-import { isDeed, otherwiseDone, withoutDeed, withoutSentence } from './clause';
+import { isDeed, otherwiseDone, withoutDeed, withoutOthers, withoutSentence } from './clause';
 import { letGo } from './let-go';
 import { newLines } from './lines';
 import { mentionsOf, type Place } from './mentions';
@@ -74,7 +74,9 @@ export function applySwap(
   };
   // what comes in at the very end has a sentence of its own there
   const worth = (line.foods[0]?.grams?.best ?? Infinity) >= (swap.addsFrom ?? 0);
-  const adds = worth ? swap.adds : undefined;
+  // said once, whatever else it came with
+  const said = swap.adds !== undefined && source.includes(swap.adds);
+  const adds = worth && !said ? swap.adds : undefined;
   const late = swap.late === true && adds !== undefined;
   const word = swap.unsaid
     ? null
@@ -102,11 +104,17 @@ export function applySwap(
   const renamedAt =
     word === null || word === '' ? [] : read.steps.map(({ text }, i) => reworded(text, word, i));
   const lastNamed = renamedAt.findLastIndex((text, i) => text !== read.steps[i]?.text);
-  const texts = read.steps.map(({ text }, i) =>
-    word === null || late || (swap.late && i < lastNamed)
-      ? without(text, names, toldOf(i), asidesOf(i))
-      : (renamedAt[i] ?? text),
-  );
+  const texts = read.steps.map(({ text }, i) => {
+    const gone = () => without(text, names, toldOf(i), asidesOf(i));
+    if (word === null || late || (swap.late && i < lastNamed)) return gone();
+    const now = renamedAt[i] ?? text;
+    if (brokenIn(text, now).length === 0) return now;
+    // "toss in the cornflour and half the oil": what is to be done instead has a sentence of its own
+    const left = isToDo(word) ? gone() : now;
+    return brokenIn(text, left).length === 0 ? left : now;
+  });
+  const undone = isToDo(word) && !texts.some((text) => text.includes(word ?? ''));
+  const sentence = adds ?? (undone && word ? `${word.charAt(0).toUpperCase()}${word.slice(1)}.` : undefined);
   // half of it, and something else for the other half: named together where it is named first
   const beside = same ? (swap.to.find((t) => t.food !== 'same')?.text.split(', ')[0] ?? null) : null;
   if (beside !== null && line.foods.length === 1) {
@@ -126,17 +134,17 @@ export function applySwap(
   }
   const touched = (text: string, i: number) => text !== read.steps[i]?.text;
   const gains = late ? texts.length - 1 : swap.late ? texts.findLastIndex(touched) : texts.findIndex(touched);
-  const gainsAt = gains >= 0 ? gains : texts.length - 1;
+  // "line the tin" comes before what goes into the oven
+  const oven = gains < 0 && FOR_TIN.test(sentence ?? '') ? texts.findIndex((text) => IN_OVEN.test(text)) : -1;
+  const gainsAt = oven >= 0 ? oven : gains >= 0 ? gains : texts.length - 1;
   const steps: string[] = [];
   // from the end to the start, so that positions stay true
   const edits: { start: number; end: number; put: string }[] = [];
   const after = read.steps.map((step, i) => {
-    const changed = withSentence(
-      texts[i] ?? step.text,
-      step.text,
-      i === gainsAt ? adds : undefined,
-      swap.late,
-    );
+    const changed =
+      i === oven && sentence !== undefined
+        ? `${SMALL.test(step.text) ? sentence.charAt(0).toLowerCase() + sentence.slice(1) : sentence} ${step.text}`
+        : withSentence(texts[i] ?? step.text, step.text, i === gainsAt ? sentence : undefined, swap.late);
     if (changed !== step.text) {
       steps.push(changed);
       edits.push({ start: step.start, end: step.end, put: changed });
@@ -164,9 +172,17 @@ export function applySwap(
   return tidyGreasing({ text, lines, steps, texts: after }, swap, settings);
 }
 
+/** "line the tin" is something to do, and stands where nothing else is. */
+const isToDo = (words: string | null): boolean =>
+  verbOf(/^\S+/.exec(words ?? '')?.[0] ?? '')?.form === 'base';
+
 const NO_NAMES: Names = { words: [], notAfter: [] };
 
 const SENTENCE = /[^.!?;]+[.!?;]?\s*/g;
+/** How somebody writes who begins her sentences small. */
+const SMALL = /^\p{Ll}/u;
+const FOR_TIN = /\b(?:tin|tray|baking paper|parchment)\b/i;
+const IN_OVEN = /\b(?:roast|bake|oven|tray|tin|sheet)\b/i;
 const IN_PAN = /\b(?:frying|non-?stick|fry|skillet|griddle)\b|\bpan\b(?! of)/i;
 
 /** True where what stands in goes by the same noun: "black beans" are still black beans. */
@@ -233,11 +249,15 @@ function inOtherLines(
 
 /** ", about 2 tsp" behind a food: the amount that goes with its words. */
 const AMOUNT_AFTER =
-  /^,?\s*(?:\((?=[^()]{1,24}\)))?(?:about|around|roughly|say|maybe)?\s*(?:[\d½¼¾⅓⅔][\d./½¼¾⅓⅔–-]*|an?|half an?|one|two|three)\s*(?:g|kg|ml|l|oz|tbsps?|tsps?|cups?|(?:table|tea)?spoon(?:ful)?s?)\b(?:(?<=\([^()]{1,24})\))?(?=\s*(?:[,.;)]|$))/i;
+  /^,?\s*(?:\((?=[^()]{1,24}\)))?(?:about|around|roughly|say|maybe)?\s*(?:[\d½¼¾⅓⅔][\d./½¼¾⅓⅔–-]*|an?|half an?|one|two|three)\s*(?:g|kg|ml|l|oz|grams?|kilos?|litres?|ounces?|tbsps?|tsps?|cups?|(?:table|tea)?spoon(?:ful)?s?)\b(?: or so| or thereabouts)?(?:(?<=\([^()]{1,24})\))?(?=\s*(?:[,.;)]|$))/i;
 
 /** ", 3 each", " (70 g dry each, brown)" behind a food: how much of it for each who eats. */
 const EACH_AFTER =
-  /^(?:,\s*|\s*\()(?:about |around |(?:i|we) (?:do|allow|use) )?(?:[\d½¼¾⅓⅔][\d./½¼¾⅓⅔–-]*|one|two|three|half an?)\s*(?:g|ml|oz|tbsps?|tsps?|cups?)?\s*(?:dry|dried|raw|cooked|uncooked)?(?: weight)?\s*(?:each|apiece|pp|a head|per (?:person|head|plate|serving))(?: dry(?: weight)?)?(?:,\s*[a-z]+(?=\)))?\)?/i;
+  /^(?:\s*\([^()\d]*\))?(?: for (?:the )?[a-z ]{3,24}(?=[:,]))?(?:[,:]\s*|\s*\()(?:about |around |(?:i|we) (?:do|allow|use) )?(?:[\d½¼¾⅓⅔][\d./½¼¾⅓⅔–-]*|one|two|three|half(?: an?)?)\s*(?:g|ml|oz|tbsps?|tsps?|cups?)?\s*(?:dry|dried|raw|cooked|uncooked)?(?: weight)?\s*(?:each|apiece|pp|a head|per (?:person|head|plate|serving))(?: dry(?: weight)?)?(?:,\s*[a-z]+(?=\)))?\)?/i;
+
+/** Characters around a food in which whose plate it is on is told. */
+const NEAR = 40;
+const SO_MUCH = /\d ?(?:g|kg|ml|l|oz|tbsps?|tsps?|cups?)\b/i;
 
 const OF_THE_OLD =
   /^(?: in (?:water|brine|juice|oil)\b(?! and\b))?(?:\s*\((?:the |those |a )?[^()\d]*\b(?:ones?|kind|sort|type|brand|stuff|version)\b[^()\d]*\))?/i;
@@ -288,27 +308,42 @@ function inMethodOnly(
     line.optional && swap.inMethod === undefined && swap.to.length === 0
       ? withoutSentence(place.text, start, end)
       : null;
-  const rest = alone === null ? null : written(alone);
+  // "mum fries it in dripping and adds butter": how somebody else does it, all of it
+  const others =
+    line.optional && FAT_KINDS.some((k) => k === food.kind) ? withoutOthers(place.text, start) : null;
+  const rest = (others === null ? null : written(others)) ?? (alone === null ? null : written(alone));
   if (rest) return rest;
   if (named && swap.inMethod === undefined && swap.to.length === 0)
     return written(without(place.text, { words: [words], notAfter: [] }));
   const deed = named ? null : otherwiseDone(place.text, start, mediumOf(swap));
   if (deed !== null && FAT_KINDS.some((k) => k === food.kind)) return written(deed);
   if (swap.to.length === 0 && swap.inMethod === undefined) {
-    const gone = isDeed(place.text, start) ? withoutDeed(place.text, start) : letGo(place.text, start, end);
+    const gone = isDeed(place.text, start)
+      ? withoutDeed(place.text, start)
+      : (letGo(place.text, start, end) ?? withoutSentence(place.text, start, end));
     const left = gone === null ? null : written(gone);
     if (left) return left;
   }
   const amount = amountFor(read, line, swap, settings);
-  // "line the tin" is something to do, and stands where nothing else is
-  const isToDo = verbOf(/^\S+/.exec(swap.inMethod ?? '')?.[0] ?? '')?.form === 'base';
-  if (amount === null && isToDo && !isDeed(place.text, start)) return null;
+  if (amount === null && isToDo(swap.inMethod ?? null) && !isDeed(place.text, start)) return null;
   const bare = swap.inMethod ?? (swap.to.length > 0 ? wordFor(swap) : `no ${food.kindLabel}`);
   // "the lemon juice" is one that the list holds
   const listed = swap.to.some((t) =>
     read.lines.some((l) => l.origin === 'ingredients' && l.foods.some((f) => f.food?.id === t.food)),
   );
-  const stands = amount ?? (listed || read.recipe.lines.length === 0 ? bare : bare.replace(/^the /, ''));
+  // "pearl barley is what I use (250 g)": how much is told apart from its name, and holds
+  const [only] = swap.to;
+  const apart =
+    amount !== null &&
+    swap.to.length === 1 &&
+    only?.ratio === 1 &&
+    !/[\d½¼¾⅓⅔]/.test(line.line.text) &&
+    !AMOUNT_AFTER.test(place.text.slice(end)) &&
+    !EACH_AFTER.test(place.text.slice(end)) &&
+    SO_MUCH.test(/^[^.!?]*/.exec(place.text.slice(end))?.[0] ?? '');
+  const stands =
+    (apart ? only.text.split(', ')[0] : amount) ??
+    (listed || read.recipe.lines.length === 0 ? bare : bare.replace(/^the /, ''));
   // "Breadcrumb the top": what is done cannot be "no breadcrumbs"
   if (/^no /.test(stands) && /^\s+(?:the|it|them|each|your|both)\b/.test(place.text.slice(end))) return null;
   // "Season to taste" is something to do, and stays so
@@ -339,7 +374,9 @@ function inMethodOnly(
   );
   // "…on each bowl": said already
   const said = /\b(?:each|every|per)\b/i.test(/^[^.;!]*/.exec(place.text.slice(end))?.[0] ?? '');
-  const perHead = each || (line.words?.perHead === true && !said) ? ' each' : '';
+  // "she has a teaspoon on hers"
+  const own = /\b(?:hers|his|mine|theirs)\b/i.test(place.text.slice(Math.max(0, start - NEAR), end + NEAR));
+  const perHead = each || (line.words?.perHead === true && !said && !own) ? ' each' : '';
   const changed = replaceSpan(
     place.text,
     start,

@@ -1,5 +1,6 @@
 /** What rewritten words must not have unless the cook wrote so: each with what is wrong. */
 const BROKEN: readonly (readonly [RegExp, string])[] = [
+  [/\bno \p{L}+(?: \p{L}+)?\s*[—–-]+\s*(?:about|around|\d)/giu, 'so much of what is not there'],
   [/\b(?:the|an?|some|your|each|every|another)\s+(?:the|an?|your)\b/gi, 'article before article'],
   [/\bthe\s+\p{L}+\s+the\s+\p{L}+/giu, 'article behind a word of the name'],
   [/\b(\p{L}{3,}|no|not|or|in|of)\s+\1\b/giu, 'a word twice'],
@@ -21,12 +22,29 @@ const BROKEN: readonly (readonly [RegExp, string])[] = [
     'done with what is not there',
   ],
   [
+    /\b(?:in|with|of|over|into|from)\s+(?:adds|stirs|fries|serves|cooks|puts|makes|tops|pours)\b/gi,
+    'a word left hanging',
+  ],
+  [/\b(?:adds|puts|uses|pours|stirs in)\s+no\s+\p{L}+/giu, 'done with what is not there'],
+  [
     /\b(?:do|have|use|make|take|eat|spoon|dollop)\s+no\s+(?!need|longer|more|further|less|matter|problem|added|salt|oil|sugar)\p{L}+/giu,
     'done with what is not there',
   ],
   [
     /\b(?:not|or|\p{L}{3,}ed)\s+no\s+(?!need|longer|more|further|less|matter|problem|added)\p{L}+/giu,
     'done with what is not there',
+  ],
+  [
+    /\bno \p{L}+ (?:is|are|was|were|goes|go|comes|come|makes|make|gets)\b/giu,
+    'what is not there does something',
+  ],
+  [
+    /(?:[+&/]|\b(?:with|in|of|from|some|half|rest of|little|and))\s+(?:line|mist|spray|brush|grease|soak|blend|press) the\b/gi,
+    'a deed where a food was',
+  ],
+  [
+    /\bthe \p{L}+ (?:slices|beans|chestnuts|potatoes|mushrooms|lentils|dates|peas) (?:goes|is|gets|does|has|comes)\b/giu,
+    'many that do as one',
   ],
   [
     /\b(?:toast|crisp|brown|grat|shred|slic|crumbl)\w*\s+(?:up\s+)?(?:the\s+)?(?:\p{L}+\s+)?(?:purée|puree|stock|water|juice|yoghurt|milk|sauce|yeast)\b/giu,

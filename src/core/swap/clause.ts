@@ -2,6 +2,7 @@ import { TABLE_LARDER } from '@/core/food/larder';
 import { namerOf } from '@/core/read/brought/namer';
 import { sentencesOf, type ClauseSpan, type Sentence } from '@/core/step/clauses';
 import { CONJUNCTIONS, verbOf } from '@/core/step/lexicon';
+import { isOthers } from '@/core/step/others';
 import { tokensOf, wordAt } from '@/core/step/tokens';
 import { remember } from '@/core/memo';
 
@@ -141,6 +142,18 @@ export function withoutSentence(text: string, start: number, end: number): strin
   }
   return cut(text, s, s.from, ['.', '!'].includes(wordAt(s.tokens, s.to)) ? s.to + 1 : s.to);
 }
+
+/** A text without the sentence in which somebody else does it otherwise; null where it is told of this kitchen. */
+export function withoutOthers(text: string, at: number): string | null {
+  const found = clauseAt(text, at);
+  if (!found) return null;
+  const { s } = found;
+  const [first] = s.clauses;
+  if (!first || !isOthers(s, first) || s.clauses.some((c) => SUBJECTS_HERE.has(wordAt(s.tokens, c.from))))
+    return null;
+  return cut(text, s, s.from, ['.', '!'].includes(wordAt(s.tokens, s.to)) ? s.to + 1 : s.to);
+}
+const SUBJECTS_HERE = new Set(['i', 'we', 'here', 'now', 'mine', 'ours']);
 
 const BARE = new RegExp(
   String.raw`(?:^|(?<=[.!?;]\s))\s*(?:then |and |finally,? )?(?:${[...NEEDS_FOOD].join('|')})(?: (?:over|on top|through|in|with|it|them|up))?\s*[.!;](?=\s|$)`,

@@ -72,8 +72,19 @@ describe('a sentence lets a food go by its shape', () => {
   ])('%s (%s)', (step, word, expected) => expect(without(step, names(word))).toBe(expected));
 
   test('what nothing fits is named as missing, for a fence to see', () => {
-    expect(without('Taste it - mine takes another half teaspoon of salt now.', names('salt'))).toBe(
-      'Taste it - mine takes no salt now.',
+    expect(without('Taste the lentils - mine take another half teaspoon of salt now.', names('salt'))).toBe(
+      'Taste the lentils - mine take no salt now.',
+    );
+  });
+  test('a sentence of nothing else goes as a whole, with what is told between dashes', () => {
+    expect(without('Stir. Taste it - mine takes another half teaspoon of salt now.', names('salt'))).toBe(
+      'Stir.',
+    );
+    expect(
+      without('Stir. To finish, 3 walnuts — about 30 g — over everything but Mo’s.', names('walnuts')),
+    ).toBe('Stir.');
+    expect(without('Whizz with mint, 40 g walnuts soaked - and a ladle of water.', names('walnuts'))).toBe(
+      'Whizz with mint - and a ladle of water.',
     );
   });
 });

@@ -76,9 +76,18 @@ function leadFrom(s: Sentence, c: ClauseSpan, name: number): number {
   return a;
 }
 
-/** Behind a food: what stands in brackets of it, and "to taste". */
+const DASHES = new Set(['—', '–', '-']);
+/** Behind a food: what is done to it alone, what stands in brackets or between dashes of it, and "to taste". */
 function behindOf(s: Sentence, c: ClauseSpan, end: number): number {
   let b = end;
+  // "40 g cashews soaked - or …"
+  const done = verbOf(wordAt(s.tokens, b))?.form === 'ed' && s.tokens[b + 1]?.kind === 'mark';
+  if (done && b + 1 < s.to) b += 1;
+  if (DASHES.has(wordAt(s.tokens, b))) {
+    let k = b + 1;
+    while (k < s.to && !DASHES.has(wordAt(s.tokens, k)) && !foodAt(s, k) && !isVerbOf(s, k)) k += 1;
+    if (DASHES.has(wordAt(s.tokens, k))) b = k + 1;
+  }
   if (wordAt(s.tokens, b) === '(') {
     let k = b + 1;
     while (k < s.to && wordAt(s.tokens, k) !== ')' && !foodAt(s, k)) k += 1;

@@ -4,7 +4,7 @@ import { mentionOf } from '@/core/read/brought/mention';
 import { foodsOf } from '@/core/read/brought/scan';
 import { refersTo } from '@/core/read/refer';
 import { STEP_WORDS, verbOf } from '@/core/step/lexicon';
-import { isBygone, isReplaced, othersWay } from '@/core/step/others';
+import { answersNo, isBygone, isOthers, isReplaced, othersWay, takesBack } from '@/core/step/others';
 import type { ReadLine, ReadRecipe, ReadSettings } from '@/core/read/types';
 
 /** A place in a step or a note that names a food, in characters of the recipe's text. */
@@ -69,8 +69,12 @@ export function mentionsOf(read: ReadRecipe, settings: ReadSettings): Mentions {
   const out = new Map<ReadLine, Place[]>();
   const asides: Place[] = [];
   const refused: Place[] = [];
-  for (const { source, sentence: s } of scan.sentences) {
+  for (const [i, { source, sentence: s }] of scan.sentences.entries()) {
     if (source.names || source.tail) continue;
+    const next = scan.sentences[i + 1];
+    // "Drizzle more oil? Not here."
+    const back =
+      next?.source === source && (takesBack(next.sentence, s) || (s.asks && answersNo(next.sentence)));
     for (const c of s.clauses)
       for (const named of foodsOf(s, c)) {
         const m = mentionOf(scan, source, s, c, named.from, named.to, named.id);
@@ -79,9 +83,11 @@ export function mentionsOf(read: ReadRecipe, settings: ReadSettings): Mentions {
           start: source.start + (s.tokens[named.from]?.start ?? 0),
           end: source.start + (s.tokens[named.to - 1]?.end ?? 0),
         };
+        const isBack = back && (c === s.clauses.at(-1) || isOthers(s, c));
         const told =
           isReplaced(s, c, named.to) || othersWay(s, c, named.from) === 'remark' || isBygone(s, named.from);
-        if (m.polarity === 'remark' && told) asides.push(place);
+        if (isBack || (m.polarity === 'remark' && told)) asides.push(place);
+        if (isBack) continue;
         const excepted = s.tokens
           .slice(Math.max(c.from, named.from - 3), named.from)
           .some((t) => EXCEPT.has(t.word));

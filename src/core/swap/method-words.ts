@@ -1,11 +1,12 @@
 import { escapePattern } from '@/core/escape';
 import type { ReadLine, ReadRecipe } from '@/core/read/types';
-import { isDeed, withoutBareDeeds } from './clause';
+import { verbOf } from '@/core/step/lexicon';
+import { isDeed, withoutBareDeeds, withoutSentence } from './clause';
 import { letGo } from './let-go';
 
 /** Article, amount and measure before a mention: "2 tbsp of the", "a little extra", "half the". */
 const LEAD =
-  /(?:\d[\d.]*\s?(?:g|kg|ml|oz)\s+(?:of\s+)?)?(?:(?:an?|\d[\d/.½¼¾⅓⅔–-]*|one|two|three|four|half|most|all)\s+)?(?:of\s+(?=the\s+(?:\w*spoon|cup)))?(?:(?:the|little|good|generous|extra|further|another)\s+)*(?:(?:spoons?|spoonfuls?|few drops|drops?|dollop|blob|handful|knob|squeeze|drizzle|splash|glug|pinch|dash|tbsp|tsp|tablespoons?|teaspoons?|cups?|cm|inch(?:es)?|half|most|all|some|rest|remainder|last)\s+(?:of\s+)?)*(?:(?:the|some|an?|your|more|extra|remaining|good|little)\s+)*$/i;
+  /(?:\d[\d.]*\s?(?:g|kg|ml|oz)\s+(?:of\s+)?)?(?:(?:an?|(?<![a-z.])\d[\d/½¼¾⅓⅔–-]*(?:\.\d+)?|one|two|three|four|half|most|all)\s+)?(?:of\s+(?=the\s+(?:\w*spoon|cup)))?(?:(?:the|little|good|generous|extra|further|another)\s+)*(?:(?:spoons?|spoonfuls?|few drops|drops?|dollop|blob|handful|knob|squeeze|drizzle|splash|glug|pinch|dash|tbsp|tsp|tablespoons?|teaspoons?|cups?|cm|inch(?:es)?|half|most|all|some|rest|remainder|last)\s+(?:of\s+)?)*(?:(?:the|some|an?|your|more|extra|remaining|good|little)\s+)*$/i;
 
 /** The one word by which a method calls a food of these kinds. */
 const CALLED: Readonly<Record<string, readonly string[]>> = {
@@ -242,6 +243,31 @@ export const seasonedWith = (step: string, word: string): string => step.replace
 
 const REFUSED = /\b(?:no(?: more| extra)?|without(?: any)?|not(?: any)?)\s+$/i;
 
+const AS_MANY: Readonly<Record<string, string>> = {
+  goes: 'go',
+  is: 'are',
+  was: 'were',
+  gets: 'get',
+  does: 'do',
+  has: 'have',
+  comes: 'come',
+};
+const AS_ONE = Object.fromEntries(Object.entries(AS_MANY).map(([one, many]) => [many, one]));
+const isMany = (words: string): boolean =>
+  / and /.test(words) || (/[^s]s$/.test(words) && !/(?:ss|us|is)$/.test(words));
+/** "The pastry goes soggy": what stands in goes, or go. */
+function agreeing(text: string, start: number, end: number, word: string): string {
+  const [was, now] = [isMany(text.slice(start, end)), isMany(word)];
+  const said = withoutContraction(text, end, word);
+  if (was === now) return said;
+  const behind = said.slice(end).replace(/^(\s+)(\p{L}+)\b/u, (all, gap: string, verb: string) => {
+    const many = AS_MANY[verb] ?? (verbOf(verb)?.form === 's' ? verb.slice(0, -1) : undefined);
+    const form = now ? many : AS_ONE[verb];
+    return form ? gap + form : all;
+  });
+  return said.slice(0, end) + behind;
+}
+
 /** "The avocado's for whoever wants it": what stands in is, or are. */
 const withoutContraction = (text: string, end: number, word: string): string =>
   text.slice(0, end) +
@@ -273,7 +299,7 @@ export function renamed(
     // "the stock" is the stock still
     if (text.slice(start, end).toLowerCase() === word.replace(/^the /, '')) continue;
     const put = isSalting(text, start, end) ? `add ${word}` : word;
-    text = replaceSpan(withoutContraction(text, end, word), start, end, put);
+    text = replaceSpan(agreeing(text, start, end, word), start, end, put);
   }
   return once(text, word);
 }
@@ -294,8 +320,9 @@ export function without(
   for (const [start, end] of placesOf(step, names, told, asides)) {
     const name = text.slice(start, end);
     const next = isSalting(text, start, end) ? withoutSalting(text, start) : letGo(text, start, end);
+    const gone = next === null || next === text ? withoutSentence(text, start, end) : next;
     // what nothing fits is named as missing
-    text = next === null || next === text ? replaceSpan(text, start, end, `no ${name.toLowerCase()}`) : next;
+    text = gone ?? replaceSpan(text, start, end, `no ${name.toLowerCase()}`);
   }
   if (text === step) return step;
   const tidy = withoutBareDeeds(text, step)

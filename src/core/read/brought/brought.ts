@@ -95,16 +95,24 @@ const FEWEST_FOODS = 2;
 /** "the dressing is lemon + vinegar + oregano": what a part that is made here is called; null where none is told. */
 function partToldIn(s: Sentence): string | null {
   const labelled = s.label.length > 0 && s.label.length <= 3 ? s.label.at(-1) : undefined;
-  const opens = DETERMINERS.has(s.tokens[s.from]?.word ?? '') ? s.from + 1 : s.from;
-  const subject = [opens, opens + 1].find(
-    (k) => MADE.has(s.tokens[k]?.normal ?? '') && MADE_OF.has(s.tokens[k + 1]?.word ?? ''),
-  );
+  const opensAt = (k: number): boolean => {
+    const before = s.tokens[k - 1];
+    return k <= s.from + 2 || before?.kind === 'mark' || DETERMINERS.has(before?.word ?? '');
+  };
+  const at = s.tokens
+    .slice(s.from, s.to)
+    .findIndex(
+      (t, n, all) => MADE.has(t.normal) && MADE_OF.has(all[n + 1]?.word ?? '') && opensAt(s.from + n),
+    );
+  const subject = at < 0 ? undefined : s.from + at;
   const part = labelled && MADE.has(labelled.normal) ? labelled : s.tokens[subject ?? -1];
   if (!part) return null;
   const from = subject === undefined ? s.from : subject + 2;
   const foods = new Set(s.named.slice(from - s.from).filter((n) => n?.kind === 'food'));
+  // "dressing: just balsamic"
+  const only = ['just', 'only', 'simply'].includes(s.tokens[from]?.word ?? '') && foods.size > 0;
   const refused = s.tokens.slice(from, from + 2).some((t) => NEGATORS.has(t.word));
-  return foods.size >= FEWEST_FOODS && !refused ? part.normal : null;
+  return (only || foods.size >= FEWEST_FOODS) && !refused ? part.normal : null;
 }
 
 const parsed = new WeakMap<Larder, (text: string) => readonly Sentence[]>();

@@ -121,7 +121,8 @@ export function namerOf(larder: Larder): Namer {
         n === 1 &&
         (NOT_FOOD.has(first.word) ||
           (NOT_FOOD.has(first.normal) && !PLURAL_FOODS.has(first.normal)) ||
-          first.word.length < 3)
+          // "the pb", never "an"
+          (first.word.length < 3 && named(first.word) === null))
       )
         return null;
       // "salt and pepper" are two

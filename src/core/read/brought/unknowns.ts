@@ -113,7 +113,7 @@ export function unknowns(scan: Scan, source: Source, s: Sentence, c: ClauseSpan)
         !inList &&
         !definite &&
         !made &&
-        t.word.length > 2 &&
+        (t.word.length > 2 || isMeasure(s.tokens[(run[0] ?? last) - 1]?.word ?? '')) &&
         !TOOLS.at(s.tokens, last) &&
         polarityOf(s, c, run[0] ?? last, last + 1) !== 'not' &&
         polarityOf(s, c, run[0] ?? last, last + 1) !== 'remark'
