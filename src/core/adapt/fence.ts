@@ -80,6 +80,29 @@ export function doubledLines(before: ReadRecipe, after: ReadRecipe): string[] {
   ];
 }
 
+/** Lines whose brackets do not close, of a plan that wrote them. */
+export function openLines(after: ReadRecipe, changes: readonly Change[]): string[] {
+  const closes = (text: string) => text.split('(').length === text.split(')').length;
+  return listed(after).flatMap(({ line }) =>
+    !closes(line.text) && changes.some((c) => c.to.includes(line.text))
+      ? [`brackets that do not close: “${line.text}”`]
+      : [],
+  );
+}
+
+/** A food that the method names twice, swapped for one thing here and another there. */
+export function tornFoods(before: ReadRecipe, changes: readonly Change[]): string[] {
+  const swaps = new Map<string, string>();
+  return changes.flatMap((c) => {
+    const line = before.lines[c.line];
+    const id = line?.origin === 'method' ? line.foods[0]?.food?.id : undefined;
+    if (id === undefined) return [];
+    const other = swaps.get(id);
+    swaps.set(id, c.swap);
+    return other !== undefined && other !== c.swap && c.share === 1 ? [`two things for “${c.from}”`] : [];
+  });
+}
+
 /** Kinds that a dish may do without unseen. */
 const UNSEEN = new Set(['water', 'spice', 'herb', 'acid']);
 /** Foods that a plan did not touch and its text no longer holds: words beside what was swapped went with it. */
@@ -131,4 +154,6 @@ export const wrongIn = (
   ...doubledLines(before, after),
   ...amountsLost(before, after, changes),
   ...foodsLost(before, after, changes),
+  ...openLines(after, changes),
+  ...tornFoods(before, changes),
 ];

@@ -49,7 +49,10 @@ export function plainerChoices(read: ReadRecipe, index: number, settings: ReadSe
   const name = line.foods[0]?.text ?? '';
   const at = own.toLowerCase().indexOf(name);
   // behind the name where more is said of it, else at the end
-  const places = [...(at >= 0 && /[,(–-]/.test(own.slice(at)) ? [at + name.length] : []), own.length];
+  const places = [
+    ...(at >= 0 && /[,(–-]/.test(own.slice(at)) ? [at + name.length] : []),
+    own.replace(/\s+\|.*$/, '').length,
+  ];
   // nobody sells an unsweetened vinegar
   const acid = line.foods[0]?.food?.kind === 'acid';
   const ways = PLAINER.filter(([suffix]) => !(acid && suffix === ', unsweetened'));

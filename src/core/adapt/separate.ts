@@ -36,6 +36,8 @@ function partsOf(line: ReadLine, settings: ReadSettings, servings: number): read
     .flatMap((p) => p.split(/\s*,\s+(?:\+\s*)?(?=\w+$|[\d½¼¾⅓⅔])/));
   if (pieces.length < line.foods.length) return null;
   const texts = pieces.map((p) => `${lead} ${p}${tail}`.trim());
+  // "1 tin chickpeas (no oil, ½ tsp paprika)" is torn nowhere
+  if (texts.some((t) => t.split('(').length !== t.split(')').length)) return null;
   const plain = { ...settings, corrections: {} };
   const alones = texts.map((text) => remembered({ ...line.line, text }, plain, servings));
   // water that the whole line did not count is one more

@@ -58,6 +58,9 @@ export const POURED = ['stock', 'water', 'acid', 'plant-milk', 'juice', 'alcohol
 /** How a recipe states its amounts. */
 export type Manner = 'spoons' | 'metric' | 'imperial';
 
+/** Foods of grain that are eaten by the piece. */
+const COUNTED = /^(?:rice-cakes|oatcakes|crackers)/;
+
 /** An amount of a food in the recipe's own manner, or null where the food cannot be spooned. */
 export function kitchenAmount(grams: number, food: Food, manner: Manner, liquid: boolean): string {
   const density = densityOf(food, grams < 20 ? 'tsp' : 'cup');
@@ -67,6 +70,9 @@ export function kitchenAmount(grams: number, food: Food, manner: Manner, liquid:
     const slices = Math.max(1, Math.round(grams / slice));
     return `${slices} ${slices > 1 ? 'slices' : 'slice'}`;
   }
+  // rice cakes are counted
+  const piece = food.portions.piece?.[1];
+  if (piece && COUNTED.test(food.id) && grams > piece / 2) return String(Math.round(grams / piece));
   if (manner === 'spoons' && density) return kitchenVolume(grams / density[1]);
   if (manner === 'metric' && liquid && density) {
     const ml = grams / density[1];

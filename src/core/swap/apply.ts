@@ -405,6 +405,13 @@ function lineEdit(
   const row = source.slice(rowStart, rowEnd);
   const prefix = row.slice(0, markerLength(row));
   const alone = row.trim().length <= prefix.trim().length + line.line.text.length + 1;
+  // "1 tin chickpeas (no oil", "1 tsp paprika)": the bracket goes on in the next of the row
+  const open =
+    line.line.text.split('(').length > line.line.text.split(')').length &&
+    !lines.some((l) => l.includes('('));
+  const gap = open ? (/^\s*,\s*(?=[^()\n]*\))/.exec(source.slice(line.line.end))?.[0].length ?? 0) : 0;
+  if (lines.length > 0 && gap > 0)
+    return { start: line.line.start, end: line.line.end + gap, put: `${lines.map(inOneRow).join(', ')} (` };
   if (lines.length > 0)
     return {
       start: line.line.start,

@@ -1,5 +1,10 @@
 /** What rewritten words must not have unless the cook wrote so: each with what is wrong. */
 const BROKEN: readonly (readonly [RegExp, string])[] = [
+  [
+    /\b(?:one|two|three|an?|\d+)\s+(?!little|bit|few|lot|day|spoon|while|minute|hour|third|quarter)\p{L}+\s+the\s+\p{L}+/giu,
+    'article behind a word of the name',
+  ],
+  [/[.!?]\s*[,;:](?!\))/g, 'a mark without words'],
   [/\bno \p{L}+(?: \p{L}+)?\s*[—–-]+\s*(?:about|around|\d)/giu, 'so much of what is not there'],
   [/\b(?:the|an?|some|your|each|every|another)\s+(?:the|an?|your)\b/gi, 'article before article'],
   [/\bthe\s+\p{L}+\s+the\s+\p{L}+/giu, 'article behind a word of the name'],
@@ -39,7 +44,7 @@ const BROKEN: readonly (readonly [RegExp, string])[] = [
     'what is not there does something',
   ],
   [
-    /(?:[+&/]|\b(?:with|in|of|from|some|half|rest of|little|and))\s+(?:line|mist|spray|brush|grease|soak|blend|press) the\b/gi,
+    /(?:[+&/]|\b(?:with|in|of|from|some|half|rest of|little))\s+(?:line|mist|spray|brush|grease|soak|blend|press) the\b/gi,
     'a deed where a food was',
   ],
   [

@@ -87,6 +87,14 @@ function dependsOn(s: Sentence, next: ClauseSpan): boolean {
   return words.some((t) => t.word === 'it' || t.word === 'them') || DONE_TO_IT.has(next.verb?.verb.id ?? '');
 }
 
+/** Where the conditions begin that stand before a clause and belong to it alone; its own beginning where none do. */
+export function ledFrom(s: Sentence, c: ClauseSpan): number {
+  let led = s.clauses.indexOf(c);
+  while (led > 0 && DEPENDS.has(s.clauses[led - 1]?.opener ?? '')) led -= 1;
+  const opens = s.clauses[led];
+  return led > 0 && opens && wordAt(s.tokens, opens.from) === 'and' ? opens.from : c.from;
+}
+
 /** A clause left out with what joins it to the others; the whole sentence where it is the only one. */
 export function withoutClause(text: string, s: Sentence, c: ClauseSpan, withDependents = false): string {
   if (withDependents) {
@@ -99,6 +107,9 @@ export function withoutClause(text: string, s: Sentence, c: ClauseSpan, withDepe
       const rest = { ...s, clauses: s.clauses.flatMap((x) => (x === next ? [] : [x === c ? both : x])) };
       return withoutClause(text, rest, both, true);
     }
+    // "…, and if Bea's not here, because she's allergic, I'll do a small handful"
+    const opens = ledFrom(s, c);
+    if (opens < c.from && !next) return withoutClause(text, s, { ...c, from: opens });
     if (last && !next && at === 1 && last.opener === 'if')
       return withoutClause(text, s, { ...c, from: last.from });
   }

@@ -4,7 +4,7 @@ import type { ClauseSpan, Sentence } from '@/core/step/clauses';
 import { AUXILIARIES, CONJUNCTIONS, DETERMINERS, NEGATORS, PREPOSITIONS, verbOf } from '@/core/step/lexicon';
 import { wordAt } from '@/core/step/tokens';
 import { EXCEPT } from './mentions';
-import { clauseAt, cut, NEEDS_FOOD, WARMS, withoutClause } from './clause';
+import { clauseAt, cut, ledFrom, NEEDS_FOOD, WARMS, withoutClause } from './clause';
 
 /** What joins the foods of a row. */
 const JOINS = new Set([',', 'and', '&', 'or', '+', '/', 'plus']);
@@ -166,8 +166,16 @@ function withoutPiece({ text, s, c, a, b }: Spot): string | null {
     s.clauses.every((x) => x.verb === null) &&
     rest.some((t) => t.kind === 'number' || ['each', 'no'].includes(t.word)) &&
     rest.every((_, k) => !foodAt(s, to + k) || rest.slice(0, k).some((w) => NEGATORS.has(w.word)));
-  const whole = from <= s.from && (to >= s.to || aboutIt);
+  // "Custard, 100 ml of the tinned sort for whoever wants it.": all of it about nothing else
+  const onlyIt =
+    from <= s.from &&
+    s.clauses.every((x) => x.verb?.form !== 'base') &&
+    rest.some((t) => t.kind === 'number') &&
+    rest.every((_, k) => !foodAt(s, to + k));
+  const whole = from <= s.from && (to >= s.to || aboutIt || onlyIt);
   if (whole) return cut(text, s, s.from, ['.', '!'].includes(wordAt(s.tokens, s.to)) ? s.to + 1 : s.to);
+  const led = from <= c.from ? ledFrom(s, c) : from;
+  if (led < from) return cut(text, s, led > s.from ? led - 1 : led, to);
   if (from > s.from && wordAt(s.tokens, from - 1) !== '(') return cut(text, s, from - 1, to);
   return cut(text, s, from, ends(to) && wordAt(s.tokens, to) !== ')' ? to + 1 : to);
 }

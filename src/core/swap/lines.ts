@@ -120,7 +120,9 @@ function inOwnWords(line: ReadLine, text: string, food: Food, settings: ReadSett
   // "6 bread" is no amount of bread
   const plural = /s$/.test(plainName) || (counted?.quantity[1] ?? 0) <= 1;
   if (counted && !counted.unit && !counted.each && (!plural || !isPieceLike(line, food))) return null;
-  const next = `${own.slice(0, at)}${plainName}${said}${kept}`;
+  // "2 slices of bread each, no salt"
+  const [heads = ''] = /^ (?:each|apiece|a head|per (?:person|head|plate))\b/i.exec(kept) ?? [];
+  const next = `${own.slice(0, at)}${plainName}${heads}${said}${kept.slice(heads.length)}`;
   const read = remembered({ ...line.line, text: next }, settings, 4);
   return read.foods.length === 1 && read.foods[0]?.food?.id === food.id && read.corners ? next : null;
 }
@@ -247,7 +249,7 @@ export function newLines(
       manner,
       LIQUID.has(next.kind) || next.kind === 'oil',
     );
-    const whole = `${amount} ${text}`;
+    const whole = `${amount} ${amount === '1' ? text.replace(/^([^,]*[^s])s(?=,|$)/, '$1') : text}`;
     out.push(each && line.origin === 'ingredients' ? whole.replace(/(?=,|$)/, ' each') : whole);
   }
   // "salt and pepper": the pepper stays

@@ -233,13 +233,22 @@ export function joined(
   asides: readonly Span[] = [],
 ): string | null {
   const first = placesOf(step, names, told, asides).at(-1);
-  return first ? `${step.slice(0, first[1])} and ${other}${step.slice(first[1])}` : null;
+  if (!first) return null;
+  const said = agreeing(step, first[0], first[1], `both and ${other}`);
+  return `${said.slice(0, first[1])} and ${other}${said.slice(first[1])}`;
 }
 
 const SEASON = /\b(season)(?=(?:\s+(?:well|generously|lightly|again|to taste))*\s*(?:[.;!]|$))/gi;
 
 /** "Season." says with what, once it is no more salt. */
 export const seasonedWith = (step: string, word: string): string => step.replace(SEASON, `$1 with ${word}`);
+
+const IS_SERVING = /\b(?:is|are|makes) (?:a|one) (?:serving|portion|plate|helping)\b/i;
+/** The sentence around a place of a text. */
+const sentenceAround = (text: string, at: number): string => {
+  const from = Math.max(text.lastIndexOf('. ', at), text.lastIndexOf('\n', at));
+  return text.slice(from + 1, sentenceEnd(text, at));
+};
 
 const REFUSED = /\b(?:no(?: more| extra)?|without(?: any)?|not(?: any)?)\s+$/i;
 
@@ -296,6 +305,8 @@ export function renamed(
   for (const [start, end] of placesOf(step, names, told, asides)) {
     // "no more oil": it says that none goes in, and goes on saying so
     if (REFUSED.test(text.slice(Math.max(0, start - 20), start))) continue;
+    // "one burger one bun is a serving": how many are eaten
+    if (IS_SERVING.test(sentenceAround(text, start))) continue;
     // "the stock" is the stock still
     if (text.slice(start, end).toLowerCase() === word.replace(/^the /, '')) continue;
     const put = isSalting(text, start, end) ? `add ${word}` : word;

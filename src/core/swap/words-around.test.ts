@@ -41,6 +41,39 @@ describe('words around what is swapped', () => {
     expect(now).not.toContain('6 tbsp water');
   });
 
+  test('what is done in place of oil has a sentence of its own where the oil was one food of a row', () => {
+    const text =
+      'Tray\nServes 4\n\n1 head broccoli\n2 tbsp cornflour\n1 tbsp oil for the tray\n\nMethod\nOven 200C. Toss the broccoli in the cornflour + half the oil, 15 min.';
+    const now = swapped(text, '1 tbsp oil', 'grease-paper');
+    expect(now).toMatch(/Toss the broccoli in the cornflour, 15 min\./);
+    expect(now.match(/line the tin/gi)).toHaveLength(1);
+  });
+
+  test('what stands in goes or go as many as it is, in place of one', () => {
+    const text =
+      'Pie\nServes 4\n\n500 g leeks\n320 g shortcrust pastry\n\nMethod\nCool the leeks or the pastry goes soggy.';
+    const read = readRecipe(parseRecipe(text), settings);
+    const at = read.lines.findIndex((l) => l.line.text.includes('pastry'));
+    const made = SWAPS.flatMap((swap) => applySwap(read, at, swap, settings)?.text ?? []);
+    expect(made.length).toBeGreaterThan(0);
+    for (const now of made) expect(now).not.toMatch(/(?:slices|potatoes|oats) goes/);
+  });
+
+  test('a sentence of how somebody else does it goes whole', () => {
+    const text =
+      'Cabbage\nServes 4\n\n1 cabbage\n1 onion\n\nMethod\nMum fries the onion in butter, and adds cream to finish. All in with water, 1 hour.';
+    const read = readRecipe(parseRecipe(text), settings);
+    const at = read.lines.findIndex((l) => l.line.text.includes('butter'));
+    const swap = SWAPS.find((s) => s.to.length === 0 && s.from.kinds?.includes('animal-fat'));
+    expect(swap && applySwap(read, at, swap, settings)?.text).not.toMatch(/Mum/);
+  });
+
+  test('a question that is answered no keeps its words', () => {
+    const text =
+      'Loubia\nServes 4\n\n500 g beans\n1 tsp olive oil\n\nMethod\nStart the beans in the oil. Drizzle more oil? Not here.';
+    expect(swapped(text, 'olive oil', 'saute-stock')).toContain('Drizzle more oil? Not here.');
+  });
+
   test('a sentence that only tells of another way goes with it', () => {
     const note = 'Sometimes I do a spoon of peanut butter instead of the almonds but not on a low fat day';
     const at = note.indexOf('peanut butter');
@@ -57,6 +90,12 @@ test.each([
   ['There is no need for salt.', null],
   ['Lemon juice at the end if at all:', 'a mark without words'],
   ['For the sauce: whisk it.', null],
+  ['Toss the beans in cornflour + line the tin with baking paper.', 'a deed where a food was'],
+  ['Line the tin with baking paper and line the tray too.', null],
+  ['No dressing is needed.', 'what is not there does something'],
+  ['Mum fries the onion in adds no fat.', 'a word left hanging'],
+  ['To finish, no nut — about 30 g — over it.', 'so much of what is not there'],
+  ['Cool it or the potato slices goes soggy.', 'many that do as one'],
 ])('%s', (words, says) => {
   const found = brokenIn('', words);
   if (says === null) expect(found).toEqual([]);
