@@ -9,6 +9,8 @@ import type { SourceLine } from './source';
 
 /** Numbers from here on count no pieces of what else is on such a list. */
 export const FEWEST_BARE_GRAMS = 20;
+/** Numbers from here on are grams on any list. */
+const FEWEST_SURE = 100;
 /** How many rows must be written so before all are taken for it. */
 const FEWEST_ROWS = 3;
 const SPOONED =
@@ -52,7 +54,12 @@ export function withBareGrams(lines: readonly SourceLine[]): readonly SourceLine
   // spoons and handfuls are no weights
   const weighed = lines.filter((l) => !SPOONED.test(l.text)).length;
   const enough = large.length >= FEWEST_ROWS && large.length * 3 >= weighed && bare * 2 >= weighed;
-  if (lines.some((l) => GRAMS_SAID.test(l.text))) return lines;
-  if (!enough || large.filter((l) => !comesByPiece(l.text)).length * 2 < large.length) return lines;
-  return lines.map((l, i) => (numbers[i] == null ? l : { ...l, bareGrams: true as const }));
+  const all =
+    enough &&
+    !lines.some((l) => GRAMS_SAID.test(l.text)) &&
+    large.filter((l) => !comesByPiece(l.text)).length * 2 >= large.length;
+  // nobody counts 500 peas
+  return lines.map((l, i) =>
+    (all && numbers[i] != null) || (numbers[i] ?? 0) >= FEWEST_SURE ? { ...l, bareGrams: true as const } : l,
+  );
 }

@@ -55,6 +55,20 @@ const EATERS = ladder([
     (_, pieces: string, some: string, others?: string) =>
       `makes ${pieces} (${others ? `${count(some)}-${count(others)}` : count(some)} each)`,
   ),
+  // "Serve 2 with seconds", "serve 4 hungry"
+  rewrite(
+    new RegExp(
+      String.raw`^serve:? (?:for )?${MANY}(?= (?:with (?:seconds|leftovers|lunch|some)|hungry|generously|easily|people|of us|big|small)\b)`,
+    ),
+    'serves $1',
+  ),
+  // "fills the 1 litre jar (about 10 breakfasts of 45g)"
+  rewrite(
+    new RegExp(
+      String.raw`^(?:(?:fills|makes|is)\b[^,(–-]{2,40}[,(–-]+ ?)?(?:about |roughly |around |say |so )*${MANY} ${MEALS}(?: of (?:about )?\d+ ?(?:g|ml|oz))?\)?(?: or so)?[.!]?$`,
+    ),
+    'serves $1',
+  ),
   // "serves me & him + lunchbox"
   rewrite(
     /\b(?:serves|feeds|does|for|fills) (?:me|us|him|her)(?:,? (?:and|&|\+) (?:(?:me|him|her|one other|my [a-z]+|the (?:kid|girl|boy|baby)|[a-z]+)))(?:,? (?:and|&|\+|plus) (?:an? )?(lunch ?box|lunch|packed lunch))?(?=\s*(?:$|[,.;(]))/g,

@@ -160,7 +160,7 @@ const DISH =
 class Parser {
   private readonly lines: SourceLine[] = [];
   private readonly steps: Stretch[] = [];
-  private readonly made = new PiecesMade(this.steps);
+  private readonly made = new PiecesMade(this.steps, this.lines);
   private readonly notes: Stretch[] = [];
   private readonly problems: string[] = [];
   private readonly unsure: UnsureRow[] = [];

@@ -9,6 +9,9 @@ const NAMED_EACH =
 /** "Roll 8 …", "into 8 …": how many of something are made. */
 const MADE =
   /(?:\b(?:roll|shape|form|makes?|into|gives?|get|cuts?|press|pat)(?: (?:it|them|this|out|up|into|in|to|about|the mix(?:ture)?|the dough))* |[.;!]\s+)(\d{1,2}|six|eight|nine|ten|twelve) ((?:[a-z]+ ){0,2}[a-z]+)/g;
+/** "4 sweet potatoes (250 g each)": how many of what, on the list. */
+const LISTED = /^\W*(\d{1,2}|two|three|four|five|six|eight|ten|twelve) ((?:[a-z]+ ){0,3}[a-z]+s)\b(?! of\b)/;
+const singular = (word: string): string => word.replace(/(?<=o)es$|s$/, '');
 const numberOf = (word: string | undefined): number | null =>
   word ? (readQuantity(word, 0)?.low ?? null) : null;
 
@@ -17,7 +20,14 @@ export class PiecesMade {
   private readonly counts = new Map<string, number>();
   private seen = 0;
 
-  constructor(private readonly steps: readonly { readonly text: string }[]) {}
+  /**
+   * @param steps that make them
+   * @param lines of the list, which may count them: "4 sweet potatoes"
+   */
+  constructor(
+    private readonly steps: readonly { readonly text: string }[],
+    private readonly lines: readonly { readonly text: string }[] = [],
+  ) {}
 
   /** How many plates pieces that are called by their name make; null where it is not said. */
   plates(row: string): ServingsWords | null {
@@ -25,9 +35,19 @@ export class PiecesMade {
     const each = numberOf(m?.[1]);
     if (!m?.[2] || each === null) return null;
     this.look();
-    const all = this.counts.get(m[2]);
+    const all = this.counts.get(m[2]) ?? this.listed(m[2]);
     if (all === undefined || all < each) return null;
     return { range: range(all / each, all / each, all / each), text: `${row}, of ${all}`, reading: null };
+  }
+
+  /** How many of them the list holds; undefined where it does not count them. */
+  private listed(piece: string): number | undefined {
+    for (const { text } of this.lines) {
+      const m = LISTED.exec(clean(text).toLowerCase());
+      if (m?.[2]?.split(' ').some((word) => singular(word) === singular(piece)))
+        return numberOf(m[1]) ?? undefined;
+    }
+    return undefined;
   }
 
   /** Counts what the steps since the last time make; what was said first holds. */

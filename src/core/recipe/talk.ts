@@ -2,6 +2,7 @@ import { foodOfName } from '@/core/food/find';
 import { numberOf } from '@/core/measure/quantity';
 import { tokens } from '@/core/food/tokens';
 import { PREPARATION } from './alternatives';
+import { styled } from './put-otherwise';
 import { ofSeveral } from './of-several';
 import { ownWay } from './own-way';
 import { always, ladder, rewrite } from '@/core/pattern/ladder';
@@ -223,6 +224,11 @@ const TALK = ladder([
   // "200 g brown rice, cooked as the packet says": weighed before
   rewrite(
     /,?\s+cooked (?:as|according to|per|following|by) (?:it|the|its|their|your|my|our)\b[^,;()]*(?=$|[,;)])/i,
+    '',
+  ),
+  // "40 g raisins added after"
+  rewrite(
+    /(?<=[a-z]{3}) (?:added|stirred in|folded in|thrown in|put in|in) (?:(?:right )?at the (?:very )?end|after(?:wards)?|last|later)[.!]*(?=\s*$)|(?<=[a-z]{3}) (?:last|afterwards)(?: of all)?(?=\s*$)/i,
     '',
   ),
   // "2 tbsp stock instead"
@@ -468,4 +474,4 @@ const TALK = ladder([
  * A line of ingredients as cooks say it, put into the words that lines are written in: hedges become "about", "a
  * tablespoon and a half" one amount; what a food stands in for is dropped. Names of foods stay as they are.
  */
-export const plainTalk = (line: string): string => TALK(ownWay(ofSeveral(line)));
+export const plainTalk = (line: string): string => TALK(ownWay(ofSeveral(styled(line))));

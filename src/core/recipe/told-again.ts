@@ -126,6 +126,33 @@ export const TOLD_AGAIN: readonly Rung[] = [
     '$3 $1 - I use $2',
   ),
   rung(
+    'salsa - half a jar (150 g)',
+    '75-150 g salsa',
+    new RegExp(
+      String.raw`^\s*(${NAME})(?: - bought|, bought)?\s*[-–—:,]+\s*(half an?|1\/2|½ ?a?|a third of an?|a quarter of an?) (jars?|tins?|cans?|blocks?|packs?|packets?|tubs?|cartons?|bottles?|bags?)\s*\((\d[\d.]* ?(?:g|ml))\)(?=\s*(?:$|[,;]))`,
+      'i',
+    ),
+    '$2 $3 $1 ($4)',
+  ),
+  rung(
+    'half a tin (200 ml) coconut milk',
+    'half a tin coconut milk (200 ml)',
+    /^\s*(half an?|1\/2|½ ?a?) (tins?|cans?|cartons?|bottles?) \((\d[\d.]* ?ml)\) (?:of )?([a-z][a-z -]*[a-z])(?=\s*(?:$|[,;]))/i,
+    '$1 $2 $4 ($3)',
+  ),
+  rung(
+    '1 white baguette - I use 2 wholemeal rolls instead',
+    '2 wholemeal rolls',
+    new RegExp(
+      String.raw`^\s*(?:${SOME} (?:of )?)?(?!no )${NAME}(?:\s*\([^()\d]*\))?\s*[-–—,;(]+\s*(?:but )?(?:i|we)(?: now| always| usually)? (?:use|have|do|take|buy|get|put in) (${SOME} (?:of )?${NAME}) instead\)?[.!]*\s*$`,
+      'i',
+    ),
+    (all, ours = '') =>
+      foodOfName(tokens(ours.replace(new RegExp(`^${SOME} (?:of )?`, 'i'), '').toLowerCase())) === undefined
+        ? all
+        : ours,
+  ),
+  rung(
     '2 tbsp tahini, really',
     '2 tbsp tahini',
     /(?<!\b(?:no|not))(?:,)? (?:anyway|anyhow|really|honestly|actually|in fact|mind you|to be (?:fair|honest)|if (?:i'm|we're) honest|as it happens)[.!]*(?=\s*(?:$|\)))/i,

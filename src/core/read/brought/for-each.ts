@@ -27,10 +27,16 @@ export const isPerOne = (word: string, thing: string): boolean =>
   (word === 'a' && (HEADS.has(thing) || BOXES.has(thing) || FILLED.has(thing))) ||
   (word === 'per' && (OF_ONE.has(thing) || PIECES.includes(thing)));
 const PLACED = new Set(['for', 'on', 'to', 'in', 'over', 'into']);
+const DAYS = new Set('morning day evening night breakfast lunch'.split(' '));
+/** Words between a food and the day on which it is eaten. */
+const FARTHEST_DAY = 8;
 /** Whether "each", "a head", "for each of us", "on each plate" stands at a place, behind an amount or its food. */
 export function isForEach({ tokens, to }: Pick<Sentence, 'tokens' | 'to'>, at: number): boolean {
   const word = (k: number) => (k < to ? (tokens[k]?.word ?? '') : '');
   if (EACH.has(word(at)) || isPerOne(word(at), word(at + 1))) return true;
+  // "30 g walnuts and a banana each morning"
+  for (let k = at; k < Math.min(to, at + FARTHEST_DAY); k += 1)
+    if (word(k) === 'each' && DAYS.has(word(k + 1))) return true;
   if (!PLACED.has(word(at))) return false;
   if (word(at) === 'for' && ['everyone', 'everybody'].includes(word(at + 1))) return true;
   if (!['each', 'every'].includes(word(at + 1))) return false;

@@ -1,0 +1,52 @@
+import { foodOfName } from '@/core/food/find';
+import { tokens } from '@/core/food/tokens';
+import { numberOf, readQuantity } from '@/core/measure/quantity';
+
+/**
+ * Words of a sentence put otherwise before it is read, each as long as it was, so that places stay; of a row, as they
+ * come.
+ */
+
+const ANIMAL_THINGS =
+  'parmesan|feta|cheddar|mozzarella|halloumi|ricotta|cream cheese|cheese|mayonnaise|mayo|butter|cream|yogh?urt|chicken|bacon|beef|ham|sausage|tuna|salmon|mince|egg';
+const STYLE = new RegExp(
+  String.raw`\b(${ANIMAL_THINGS})[- ](?:style|type|like|esque)(?:\s+(?:vegan|plant(?:[- ]based)?|dairy[- ]free|soya?|nut))?(?:\s+(?:cubes?|stuff|topping|blocks?|shreds?|shavings|spread|slices?|crumbles?|sprinkles?|pieces|chunks|strips|bits|thing|product|alternative|one))?(?!\s+(?:made|tofu|tempeh|seitan|beans?|sauce|dressing|dip|pieces)\b)`,
+  'gi',
+);
+/** "feta-style cubes", "parmesan-style vegan stuff": the thing that is bought to stand in for it. */
+export const styled = (text: string, keep = false): string =>
+  /style|type|like|esque/i.test(text)
+    ? text.replace(STYLE, (all: string, name: string) => {
+        const put = `vegan ${name.toLowerCase()}`;
+        if (foodOfName(tokens(put)) === undefined || (keep && put.length > all.length)) return all;
+        return keep ? put.padEnd(all.length) : put;
+      })
+    : text;
+
+const SPOON = '(?:tsps?|tbsps?|teaspoons?|tablespoons?|ml|g)';
+const EVERY_BATCH = new RegExp(
+  String.raw`\b(\d[\d./]*|[½¼¾]|half an?|an?|one|two) ?(${SPOON})((?: of)?(?: [a-z]+){0,3}?),? (?:an?|per|each|every|for (?:each|every)) (?:batch|panful|round|lot|go)\b([^.;()]*?\b(\d|two|three|four|five|six) (?:batches|panfuls|rounds|lots|goes)\b)?`,
+  'gi',
+);
+/** Batches of a panful that nobody counts: common practice. */
+const MOST_BATCHES = 4;
+/** "1 tsp oil per batch, 3 batches": all of it. */
+export const ofAllBatches = (text: string): string =>
+  /batch|panful|round|lots|goes/i.test(text)
+    ? text.replace(
+        EVERY_BATCH,
+        (all: string, n: string, unit: string, food: string, _: string, many?: string) => {
+          const one = readQuantity(/^an? /i.test(`${n} `) ? '1' : n, 0)?.best ?? (/half/i.test(n) ? 0.5 : 1);
+          const times = many ? (numberOf(many.toLowerCase()) ?? 1) : null;
+          const amount =
+            times === null ? `${one}-${one * MOST_BATCHES}` : `${Math.round(one * times * 100) / 100}`;
+          const put = `${amount} ${unit}${food}`;
+          return put.length > all.length ? all : put.padEnd(all.length);
+        },
+      )
+    : text;
+
+const EVERY_DAY = /\bevery (morning|day|evening|night|breakfast|lunch)\b/gi;
+/** "30 g walnuts every morning": on each of them. */
+export const onEachDay = (text: string): string =>
+  text.replace(EVERY_DAY, (all: string, day: string) => `each ${day}`.padEnd(all.length));
