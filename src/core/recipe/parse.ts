@@ -18,6 +18,8 @@ import {
   type Heading,
 } from './heading';
 import { rowAndTold, splitInline } from './inline';
+import { countsSteps, leadsList, opensMethod } from './opens-method';
+import { headsBullets, indentsNext, listGoesOn, nextFilled } from './rows-around';
 import { afterRefusal } from './refused';
 import { sentenceList } from './sentence-list';
 import {
@@ -103,13 +105,6 @@ const FOR_SOME = pattern(
   /^(?:for|if)\s[^:\d]{2,28}:\s+(?:swap|use|replace|leave|skip|omit|switch|change|substitute|drop|try|go)\b/i,
 );
 
-/** Lines that make a list. */
-const FEWEST_LISTED = 3;
-/** "Rinse them. Shred the rest.": sentences one behind the other. */
-const SENTENCES = pattern(/[a-z)][.!]\s+[A-Z].*[.!]$/);
-const ENDS_SENTENCE = pattern(/[a-z)][.!]\s*$/i);
-/** "Kettle on.", "Oven to 200": what is made ready. */
-const TOOL_ON = pattern(/^\s*(?:kettle|oven|grill|hob|air[- ]?fryer|steamer) (?:on|to \d|at \d|\d{3})/i);
 const PART_FOR = pattern(
   /^(?!for\b|serves\b|makes\b)[a-z][a-z' ]{2,24}?\s*[(,:–-]+\s*(?:makes )?(?:does|for|enough for|feeds|serves|covers)\s+(?:about )?(?:\d{1,2}|two|three|four|five|six|eight) (?:bowls|people|plates|of us|servings|jars|portions|glasses)\)?:?$/i,
 );
@@ -118,16 +113,6 @@ const GOES_ON_TOP = pattern(
 );
 const OF_WHAT_IS_ABOVE = pattern(
   /^(?:about |roughly |around )?(?:half|some|most|a third|a quarter|two thirds|three quarters|all)(?: of)? (?:it|them|this|that|these|which)(?:'s)? (?:is|are|gets?|goes|go|will|stays?|comes?|runs?|ends?|drains?|left)\b/i,
-);
-const FIRST_WORD = pattern(/^[a-z]+/i);
-
-/** "lid on, 10 min", "190 25min", "till soft". */
-const TELLS_TIME = pattern(
-  /\b\d+(?:\s*[-–]\s*\d+)?\s*(?:mins?|minutes|hours?|hrs?|secs?|seconds)\b|\b(?:until|till|til)\s[a-z]|\boven\b|\bgas \d\b/i,
-);
-/** "orzo in, stock in", "toms on top", "eat w/ rice": where it goes. */
-const TELLS_ORDER = pattern(
-  /^[^,;]{2,30}\s(?:(?:in|on|over|on top|off|up)(?:\s*$|\s*[,;.])|(?:last|first)(?:\s*$|\s*[,;.]|\s\d))/i,
 );
 
 const GREETING = pattern(
@@ -230,7 +215,7 @@ class Parser {
       this.notes.push(stretch);
       return;
     }
-    if (this.opensMethod(index) || this.countsSteps(stretch, index)) {
+    if (this.opensMethodAt(stretch, index)) {
       this.state = 'method';
       this.section = null;
     }
@@ -300,7 +285,7 @@ class Parser {
         return;
       }
       // "Hi Ros, the recipe you wanted:"
-      if (GREETING.test(stretch.text) && this.nextFilled(index)) {
+      if (GREETING.test(stretch.text) && nextFilled(this.raws, index)) {
         this.notes.push(stretch);
         return;
       }
@@ -328,6 +313,15 @@ class Parser {
     } else this.plainRow(stretch, index);
   }
 
+  /** A list ends at a row, and a method begins. */
+  private opensMethodAt(stretch: MarkedStretch, index: number): boolean {
+    const { raws, lines } = this;
+    return (
+      this.state === 'ingredients' &&
+      (opensMethod(raws, index, lines) || countsSteps(raws, stretch, index, lines, this.listNumbered))
+    );
+  }
+
   private plainRow(stretch: MarkedStretch, index: number): void {
     this.listNumbered ||= stretch.numbered && this.state !== 'method';
     const listing = this.state !== 'method' && this.state !== 'notes';
@@ -339,8 +333,8 @@ class Parser {
       !NUMBER_ALONE.test(stretch.text) &&
       isBareSection(
         stretch,
-        afterBlank || this.indentsNext(index) || this.headsBullets(stretch, index),
-        this.nextFilled(index),
+        afterBlank || indentsNext(this.raws, index) || headsBullets(this.raws, stretch, index),
+        nextFilled(this.raws, index),
         this.namesPart(stretch.text, index),
       )
     ) {
@@ -512,7 +506,7 @@ class Parser {
         } else {
           // "no oil in the dough, just a longer knead": told among the lines, and the list goes on
           const told = REFUSES.test(stretch.text) || GO_SOMEWHERE.test(stretch.text);
-          if (!(told && this.listGoesOn(index))) {
+          if (!(told && listGoesOn(this.raws, index))) {
             this.state = 'method';
             this.section = null;
           }
@@ -523,7 +517,7 @@ class Parser {
         if (
           score >= 2 ||
           (score >= 1 && stretch.marked && !stretch.numbered) ||
-          this.leadsList(stretch, index)
+          leadsList(this.raws, stretch.text, index)
         ) {
           this.state = 'ingredients';
           this.list(stretch, false);
@@ -533,17 +527,6 @@ class Parser {
           if (score >= 1.5) this.ask(stretch, 'note');
         }
     }
-  }
-
-  /** "cold mash, about a pint" right above "1 leek": a row with its amount behind it at the head of a list. */
-  private leadsList({ text }: Stretch, index: number): boolean {
-    if (/[.!]\s|[.!]$|^\(/.test(text) || startsAsStep(text)) return false;
-    if (text.includes(':')) return false;
-    const pieces = text.split(/,\s+|\s[-–—]\s/).slice(1);
-    if (!pieces.some((piece) => startsWithMeasure(piece.replace(/^about |^same /, '')))) return false;
-    for (let j = index + 1; this.raws[j]?.text.trim(); j += 1)
-      if (startsWithAmount(this.raws[j]?.text.trim() ?? '')) return true;
-    return false;
   }
 
   /** "From: …", "Subject: the soup": the head of a letter. */
@@ -781,7 +764,7 @@ class Parser {
     if (isCompoundName(text)) return true;
     if (startsWithMeasure(text)) return false;
     // "2 onions" above "3 carrots" opens a list; "2-bean stew" above a blank row is a name
-    if (startsWithAmount(text) && startsWithAmount(this.nextFilled(index)?.text.trim() ?? '')) {
+    if (startsWithAmount(text) && startsWithAmount(nextFilled(this.raws, index)?.text.trim() ?? '')) {
       // "Three sisters stew", apart from the list, is no three of a food
       const name = text
         .replace(/^\S+\s+/, '')
@@ -872,81 +855,6 @@ class Parser {
           this.takeServings(readServings(sentence.replace(/[.!;]+$/, '')));
   }
 
-  /**
-   * True where a list ends and a block of rows begins that tells what to do, in few words and without a heading: "orzo in,
-   * lid on, 10 min". None of its rows has an amount in front, and most of them tell a time, a heat or a deed.
-   */
-  private opensMethod(index: number): boolean {
-    if (this.state !== 'ingredients' || this.lines.length < FEWEST_LISTED) return false;
-    if (TOOL_ON.test(this.raws[index]?.text ?? '') || this.namesAgain(index)) return true;
-    if (index === 0 || this.raws[index - 1]?.text.trim()) return false;
-    const rows: string[] = [];
-    for (let j = index; this.raws[j]?.text.trim(); j += 1) rows.push(this.raws[j]?.text.trim() ?? '');
-    if (rows.length < 2 || rows.some((text) => headingOf(text) !== null)) return false;
-    const counts = (text: string) => startsWithAmount(text) || startsWithMeasure(text);
-    // "pasta apart: 100 g a head" among them is of the list
-    const labelled = rows.some((text) => counts(text.replace(/^[^:.]{2,40}:\s+/, '')));
-    const told = rows.filter(
-      (text) =>
-        TELLS_TIME.test(text) ||
-        startsAsStep(text) ||
-        TELLS_ORDER.test(text) ||
-        (!labelled && SENTENCES.test(text)),
-    );
-    const listed = rows.filter((text) => counts(text) && !servingsRow(text));
-    return listed.length === 0 && told.length * 2 >= rows.length;
-  }
-
-  /**
-   * "Noodles by the packet, rinse." right below a list without full stops: a sentence about a food that the list names
-   * with its amount, and sentences behind it.
-   */
-  private namesAgain(index: number): boolean {
-    const row = this.raws[index]?.text.trim() ?? '';
-    if (!ENDS_SENTENCE.test(row) || startsWithAmount(row) || startsWithMeasure(row)) return false;
-    if (headingOf(row) || this.lines.some((line) => ENDS_SENTENCE.test(line.text))) return false;
-    const next = this.nextFilled(index)?.text.trim() ?? '';
-    if (!ENDS_SENTENCE.test(next) || startsWithAmount(next) || headingOf(next)) return false;
-    const word = FIRST_WORD.exec(row)?.[0].toLowerCase() ?? '';
-    const listed = new RegExp(`\\b${word.replace(/(?:e?s)$/, '')}(?:e?s)?\\b`, 'i');
-    return (
-      word.length > 2 && this.lines.some((line) => startsWithAmount(line.text) && listed.test(line.text))
-    );
-  }
-
-  /** "1. mash beans" behind a list without numbers: rows that are counted from one and have no measure are its method. */
-  private countsSteps(stretch: MarkedStretch, index: number): boolean {
-    if (this.state !== 'ingredients' || this.lines.length < FEWEST_LISTED || !stretch.numbered) return false;
-    if (!/^\s*1[.)]/.test(this.raws[index]?.text ?? '') || this.listNumbered) return false;
-    for (let j = index; j < this.raws.length; j += 1) {
-      const raw = this.raws[j];
-      if (!raw?.text.trim()) continue;
-      const row = stretchOf(raw);
-      if (!row.numbered) return j > index + 1;
-      if (startsWithMeasure(row.text)) return false;
-    }
-    return true;
-  }
-
-  /** "Sauce" above "- 2 tbsp soy sauce", where the rows before it have no bullets. */
-  private headsBullets(stretch: MarkedStretch, index: number): boolean {
-    const [before, next] = [this.raws[index - 1], this.raws[index + 1]];
-    if (!before?.text.trim() || !next?.text.trim()) return false;
-    const below = stretchOf(next);
-    // "+ 1 tbsp flax" below "cinnamon" is one more
-    const bulleted =
-      below.marked && !below.numbered && startsWithMeasure(below.text) && !/^\s*\+/.test(next.text);
-    return !stretch.marked && !stretchOf(before).marked && bulleted;
-  }
-
-  /** A row whose next is set in: it heads what hangs under it. */
-  private indentsNext(index: number): boolean {
-    const own = this.raws[index]?.text ?? '';
-    const next = this.raws[index + 1]?.text ?? '';
-    const gap = (text: string) => /^[ \t]*/.exec(text)?.[0].length ?? 0;
-    return next.trim() !== '' && gap(next) > gap(own);
-  }
-
   /** Marks that a row above ended with. */
   private readonly footnotes = new Set<string>();
 
@@ -957,25 +865,6 @@ class Parser {
     if (mark !== undefined && !row.endsWith('*') && this.footnotes.has(mark)) return true;
     for (const sign of FOOTNOTE_MARKS) if (row.endsWith(sign)) this.footnotes.add(sign);
     return false;
-  }
-
-  /** True where the row behind opens with an amount, or heads one that does. */
-  private listGoesOn(index: number): boolean {
-    const at = this.nextFilledAt(index);
-    const next = this.raws[at] ?? null;
-    const behind = next && headingOf(next.text) ? this.nextFilled(at) : next;
-    return behind !== null && (startsWithAmount(behind.text) || startsWithMeasure(behind.text));
-  }
-
-  private nextFilled(from: number): Raw | null {
-    return this.raws[this.nextFilledAt(from)] ?? null;
-  }
-
-  /** The place of the next row with words; how many rows there are where none follows. */
-  private nextFilledAt(from: number): number {
-    let at = from + 1;
-    while (at < this.raws.length && !this.raws[at]?.text.trim()) at += 1;
-    return at;
   }
 }
 

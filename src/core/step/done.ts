@@ -1,6 +1,6 @@
 import { remember } from '@/core/memo';
 import { sentencesOf, type ClauseSpan, type Sentence } from './clauses';
-import { isRemark } from './others';
+import { isRemark } from './remark';
 import { verbNegated } from './polarity';
 import { tokensOf } from './tokens';
 

@@ -1,6 +1,9 @@
 import { rememberPart } from '@/core/memo';
 import type { ClauseSpan, Sentence } from './clauses';
-import { isBygone, isLeftBySome, isRemark, isReplaced, othersWay } from './others';
+import { isBygone } from './bygone';
+import { othersWay } from './others';
+import { isRemark } from './remark';
+import { isLeftBySome, isReplaced } from './taken-back';
 import {
   AUXILIARIES,
   COMPARISONS,

@@ -15,7 +15,7 @@ import { parseRecipe } from '@/core/recipe/parse';
 import type { ClauseSpan, Sentence } from '@/core/step/clauses';
 import { factsOf, minutesIn } from '@/core/step/facts';
 import { PREPOSITIONS, verbOf } from '@/core/step/lexicon';
-import { isRemark } from '@/core/step/others';
+import { isRemark } from '@/core/step/remark';
 import { isOptional, verbNegated, type Polarity } from '@/core/step/polarity';
 import type { Verb } from '@/core/step/schema';
 import type { StepClause, StepFood, Steps } from './schema';

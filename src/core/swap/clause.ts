@@ -2,7 +2,7 @@ import { TABLE_LARDER } from '@/core/food/larder';
 import { namerOf } from '@/core/read/brought/namer';
 import { sentencesOf, type ClauseSpan, type Sentence } from '@/core/step/clauses';
 import { CONJUNCTIONS, verbOf } from '@/core/step/lexicon';
-import { isOthers } from '@/core/step/others';
+import { isOthers } from '@/core/step/somebody';
 import { tokensOf, wordAt } from '@/core/step/tokens';
 import { remember } from '@/core/memo';
 

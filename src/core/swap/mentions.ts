@@ -4,7 +4,10 @@ import { mentionOf } from '@/core/read/brought/mention';
 import { foodsOf } from '@/core/read/brought/scan';
 import { refersTo } from '@/core/read/refer';
 import { STEP_WORDS, verbOf } from '@/core/step/lexicon';
-import { answersNo, isBygone, isOthers, isReplaced, othersWay, takesBack } from '@/core/step/others';
+import { isBygone } from '@/core/step/bygone';
+import { othersWay } from '@/core/step/others';
+import { isOthers } from '@/core/step/somebody';
+import { answersNo, isReplaced, takesBack } from '@/core/step/taken-back';
 import type { ReadLine, ReadRecipe, ReadSettings } from '@/core/read/types';
 
 /** A place in a step or a note that names a food, in characters of the recipe's text. */

@@ -10,7 +10,7 @@ import {
   verbOf,
   type VerbHit,
 } from '@/core/step/lexicon';
-import { isRemark } from '@/core/step/others';
+import { isRemark } from '@/core/step/remark';
 import { type Polarity, isOptional, polarityOf, verbNegated } from '@/core/step/polarity';
 import { type Token } from '@/core/step/tokens';
 import { FATS, OTHER_MEDIUM, TASTING } from './kinds';

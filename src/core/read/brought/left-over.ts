@@ -19,7 +19,7 @@ import {
   TOOLS,
   verbOf,
 } from '@/core/step/lexicon';
-import { isRemark } from '@/core/step/others';
+import { isRemark } from '@/core/step/remark';
 import { PEOPLE } from '@/core/step/people';
 import { polarityOf, verbNegated } from '@/core/step/polarity';
 import type { Token } from '@/core/step/tokens';

@@ -1,7 +1,7 @@
 import { hull } from '@/core/range/range';
 import { type ClauseSpan, type Named, type Sentence } from '@/core/step/clauses';
 import { NEGATORS, PREPOSITIONS, PRONOUNS, TOOLS } from '@/core/step/lexicon';
-import { isRemark } from '@/core/step/others';
+import { isRemark } from '@/core/step/remark';
 import { polarityOf, verbNegated } from '@/core/step/polarity';
 import { type ReadLine } from '../types';
 import { isForEach } from './for-each';

@@ -13,7 +13,7 @@ import {
   TOOLS,
   verbOf,
 } from '@/core/step/lexicon';
-import { isRemark } from '@/core/step/others';
+import { isRemark } from '@/core/step/remark';
 import { polarityOf, verbNegated } from '@/core/step/polarity';
 import { type Token } from '@/core/step/tokens';
 import { isMeasure } from './measured';
