@@ -109,3 +109,20 @@ describe('a weight behind so many pieces', () => {
     ['10 walnuts (25 g)', 25],
   ])('%s', (line, grams) => expect(gramsOf(line)).toBeCloseTo(grams, 0));
 });
+
+// a weight behind several packs is of all of them where one could not weigh so much; sizes are common practice
+test.each([
+  ['2 blocks tofu (800 g)', 'tofu-firm', 800, 800],
+  ['2 blocks tofu (400 g)', 'tofu-firm', 800, 800],
+  ['3 tins tomatoes (1.2 kg)', 'tomato-canned', 1200, 1200],
+  ['2 tins tomatoes (400 g)', 'tomato-canned', 800, 800],
+  ['2 jars passata (690 g)', 'passata', 1380, 1380],
+  ['2 jars passata (1.4 kg)', 'passata', 1400, 1400],
+] as const)('%s', (line, id, low, high) => {
+  const found = grams(line, id);
+  expect(found && [Math.round(found.low), Math.round(found.high)]).toEqual([low, high]);
+});
+test('where it may be either, it is both', () => {
+  const found = grams('2 jars peppers (460 g)', 'roasted-pepper-jar');
+  if (found) expect(found.high).toBeGreaterThan(found.low * 1.5);
+});

@@ -266,6 +266,33 @@ function eachWeighs(count: Measure, said: Measure, food: Food, settings: Measure
   return { ...count, each, unit: null, size: null };
 }
 
+/** Grams that a tin holds as it is sold, at the least and the most (common practice). */
+const TIN: readonly [number, number] = [190, 470];
+/** How far a pack may be from what is usual. */
+const AS_PACK = 1.25;
+/** "3 tins tomatoes (1.2 kg)": whether a weight behind packs is of each, of all of them, or may be either. */
+function packTold(
+  packs: Measure,
+  said: Measure,
+  number: number,
+  food: Food,
+  settings: MeasureSettings,
+): 'each' | 'all' | 'either' {
+  const grams = ofMeasure(said, { ...food, refuse: 0 }, settings)?.grams;
+  if (number < 2 || !grams) return 'each';
+  const tinned = packs.unit?.id === 'can';
+  const one = tinned
+    ? ([TIN[0], TIN[0], TIN[1]] as const)
+    : ofMeasure({ ...packs, quantity: ONE, factor: ONE, each: null }, { ...food, refuse: 0 }, settings)
+        ?.grams;
+  if (!one) return 'each';
+  const couldBeOne = grams[0] <= one[2] * AS_PACK;
+  const couldBeAll = grams[2] / number >= one[0] / AS_PACK;
+  // "2 tins (400 g)": as tins are told
+  if (!couldBeAll || (tinned && couldBeOne)) return 'each';
+  return couldBeOne ? 'either' : 'all';
+}
+
 /**
  * Grams of the edible food that a line's amount allows; null where no amount is said or it cannot be
  * weighed. A stated mass overrules a volume, a volume a count.
@@ -291,12 +318,17 @@ export function weigh(words: FoodWords, bought: Food, settings: MeasureSettings)
       ]);
     // "2 tins chickpeas (400 g)": what each tin holds
     if (only?.unit?.package && equivalent.unit?.kind === 'mass') {
-      const each = {
-        quantity: mul(equivalent.quantity, equivalent.factor),
-        unit: equivalent.unit,
-        drained: equivalent.drained === true,
+      const of = (share: number) => {
+        const quantity = mul(mul(equivalent.quantity, equivalent.factor), [share, share, share]);
+        const each = { quantity, unit: equivalent.unit as Unit, drained: equivalent.drained === true };
+        return ofMeasure({ ...only, each }, food, settings);
       };
-      return toWeighed([ofMeasure({ ...only, each }, food, settings)]);
+      const number = only.quantity[0] * only.factor[0];
+      const told = packTold(only, equivalent, number, food, settings);
+      if (told === 'each') return toWeighed([of(1)]);
+      const all = of(1 / number);
+      const each = told === 'either' ? of(1) : all;
+      return toWeighed([all && each && { grams: [all.grams[0], all.grams[1], each.grams[2]], why: all.why }]);
     }
     const one =
       only && equivalent.unit?.kind === 'mass' ? eachWeighs(only, equivalent, food, settings) : null;

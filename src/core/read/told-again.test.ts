@@ -24,6 +24,9 @@ const SAID_ELSEWHERE = [
   'THEIRS NAME? No, OURS.',
   'THEIRS NAME? OURS is enough',
   'NAME: it says THEIRS but OURS is plenty',
+  'NAME: she does THEIRS, we do OURS',
+  'THEIRS NAME in hers, OURS in mine',
+  'NAME, THEIRS in the book, OURS in mine',
 ];
 const AMOUNTS = [
   ['3 tbsp', '1 tbsp', '1 tbsp'],

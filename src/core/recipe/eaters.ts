@@ -55,6 +55,52 @@ const EATERS = ladder([
     (_, pieces: string, some: string, others?: string) =>
       `makes ${pieces} (${others ? `${count(some)}-${count(others)}` : count(some)} each)`,
   ),
+  // "x20 mugs"
+  rewrite(/(?<![a-z\d] ?)x ?(\d{1,3}) (?:mugs?|cups|bowls|glasses)(?=\s*(?:$|[,;.)]))/g, 'serves $1'),
+  // "4 with rice (1/2 cup dry brown between 2)"
+  rewrite(
+    new RegExp(
+      String.raw`^${MANY} with (?:seconds|leftovers|rice|bread|a salad|salad|naan|rotis?|pasta|potatoes|toast|greens)\b`,
+    ),
+    'serves $1 with',
+  ),
+  // "12 servings (1 cup each)"
+  rewrite(
+    new RegExp(
+      String.raw`^(?:makes |about )*${MANY} (?:servings|portions|helpings|plates|people|bowls)\s*[(,–-]+\s*(?:of )?(?:about |roughly )?[\d./½¼¾⅓⅔]+ ?(?:cups?|g|ml|oz|slices?|pieces?|ladles?|ladlefuls|squares?|rolls?|l)(?: (?:each|apiece|(?:per|a) (?:person|serving|head|portion)))?\)?[.!]?$`,
+    ),
+    'serves $1',
+  ),
+  // "fills 4 jars, a jar does 4"
+  rewrite(
+    new RegExp(
+      String.raw`^(?:fills|makes|gives)?\s*(?:about )?${MANY} (?:jars|tubs|pots|boxes|bags|lots|batches)\s*[,;(–-]+\s*(?:an?|each|one|every)(?: (?:jar|tub|pot|box|bag|lot|batch))? (?:does|feeds|serves|is for|is enough for) ${MANY}(?: of us| people)?\)?[.!]?$`,
+    ),
+    (_, jars: string, eaters: string) => `serves ${count(jars) * count(eaters)}`,
+  ),
+  // "does us two nights, there are three of us", "there's four of us and it does two nights"
+  rewrite(
+    new RegExp(
+      String.raw`\b(?:does|feeds|lasts) us ${MANY} ${MEALS}[,;.]? (?:and )?(?:there are|there's|we are|we're|for)?\s*(?:the )?${MANY} of us\b`,
+      'g',
+    ),
+    (_, meals: string, eaters: string) => `serves ${count(meals) * count(eaters)}`,
+  ),
+  rewrite(
+    new RegExp(
+      String.raw`\b(?:there are|there's|we are|we're) ${MANY} of us,? (?:and|so|but) (?:it|this|that) (?:does|lasts|feeds)(?: us)? ${MANY} ${MEALS}\b`,
+      'g',
+    ),
+    (_, eaters: string, meals: string) => `serves ${count(meals) * count(eaters)}`,
+  ),
+  // "enough for 6 as a starter with toast or 3 of us over polenta"
+  rewrite(
+    new RegExp(
+      String.raw`^(?:enough for |serves |for )?${MANY} as an? (?:starter|side|snack)\b[^.;]{0,24}?,? or ${MANY}(?: of us| people| as an? (?:main|meal))\b`,
+    ),
+    (_, some: string, others: string) =>
+      `serves ${[count(some), count(others)].sort((a, b) => a - b).join('-')}`,
+  ),
   // "Serve 2 with seconds", "serve 4 hungry"
   rewrite(
     new RegExp(

@@ -184,6 +184,9 @@ const DITTO = new RegExp(
 /** "60 g (dry) brown": its state before which one it is. */
 const STATE_THEN_KIND = /(\d ?(?:g|kg|oz|cups?)) \((dry|dried|raw|cooked|uncooked)\) (?=[a-z]{4,})/gi;
 
+/** "60 g apple sauce in", "(in)": it goes in. */
+const PUT_IN =
+  /^(\s*(?:about )?\d[\d./]* ?(?:g|kg|ml|oz|tbsps?|tsps?|cups?) [a-z][a-z ]*?)(?: in|\s*\(in\)|\s*[-–—] in)[.!]*\s*$/i;
 /** What a pan may do without. */
 const IS_FAT = /\b(?:oil|butter|margarine|marg|ghee|lard|fat|spread|spray)\b/i;
 
@@ -291,6 +294,14 @@ export const RUNGS: readonly Rung[] = [
     /^\s*([a-z][a-z -]{2,24}?) x ?(\d{1,2}) (squirts?|sprays?|squeezes|splashes|spoons?|spoonfuls?|handfuls?|tbsps?|tsps?|cups?|slices?|cloves?|sprigs?|sticks?|leaves)(?=\s*(?:$|[,;(]))/i,
     '$2 $3 $1',
   ),
+  rung(
+    '50 g spread - out',
+    'no 50 g spread',
+    /^\s*((?:about )?\d[\d./]* ?(?:g|kg|ml|oz|tbsps?|tsps?|cups?|tablespoons?|teaspoons?) [a-z][a-z ]*?)(?:\s*[-–—:]\s*|\s*\(| )(?:out|gone)\)?[.!]*\s*$/i,
+    'no $1',
+  ),
+  rung('60 g apple sauce in', '60 g apple sauce', PUT_IN, '$1'),
+  rung('150 g rice ea', '150 g rice each', /(?<=[a-z\d)]) ea\.?(?=\s*(?:$|[,;(]))/i, ' each'),
   rung('2 tbsp oil -> nothing', 'no 2 tbsp oil', TO_NOTHING, 'no $1'),
   rung('2 tbsp oil -> gone, apple sauce', 'apple sauce', TO_ANOTHER, (all, other = '') =>
     isFood(other.replace(/^.*\d\S*\s(?:[a-z]{1,5}\s)?/i, '')) ? other : all,

@@ -111,6 +111,9 @@ const PART_FOR = pattern(
 const GOES_ON_TOP = pattern(
   /^(?:then )?(?:(?:to go )?on (?:the )?top|to top|topp(?:ings?|ed)|to serve|to finish|when (?:eating|serving)|on the (?:day|side)|in the morning|at the table|over the top|garnish|extras?)\b/i,
 );
+const OF_EVERYTHING = pattern(
+  /^(?:everything|all of it|the (?:whole )?lot|it all)\b(?!\s*:)(?! (?:else )?(?:for|you need))|^(?:air[- ]?fryer|AF|slow cooker|instant pot|pressure cooker|oven|microwave) (?:at |to |on )?\d/i,
+);
 const OF_WHAT_IS_ABOVE = pattern(
   /^(?:about |roughly |around )?(?:half|some|most|a third|a quarter|two thirds|three quarters|all)(?: of)? (?:it|them|this|that|these|which)(?:'s)? (?:is|are|gets?|goes|go|will|stays?|comes?|runs?|ends?|drains?|left)\b/i,
 );
@@ -260,6 +263,11 @@ class Parser {
       return;
     }
     if (this.isTheirs(stretch, index)) return;
+    // "everything hot and fast." below the list is told
+    if (this.lines.length >= 3 && this.state === 'ingredients' && OF_EVERYTHING.test(stretch.text)) {
+      this.state = 'method';
+      this.section = null;
+    }
     // "about half of it is left at the end": told of what stands above
     if (this.lines.length > 0 && this.state === 'ingredients' && OF_WHAT_IS_ABOVE.test(stretch.text)) {
       this.steps.push(stretch);
@@ -414,7 +422,8 @@ class Parser {
       return;
     }
     // "2 for brekkie", "just me, two nights running"
-    const only = SAYS_SERVINGS.test(stretch.text) ? false : saysOnlyEaters(stretch.text);
+    const only =
+      saysOnlyEaters(stretch.text) && (/^\d/.test(stretch.text) || !SAYS_SERVINGS.test(stretch.text));
     if (only) {
       if (this.servings === null) this.takeServings(servingsRow(stretch.text) ?? readServings(stretch.text));
       this.notes.push(stretch);

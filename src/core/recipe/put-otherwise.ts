@@ -10,12 +10,12 @@ import { numberOf, readQuantity } from '@/core/measure/quantity';
 const ANIMAL_THINGS =
   'parmesan|feta|cheddar|mozzarella|halloumi|ricotta|cream cheese|cheese|mayonnaise|mayo|butter|cream|yogh?urt|chicken|bacon|beef|ham|sausage|tuna|salmon|mince|egg';
 const STYLE = new RegExp(
-  String.raw`\b(${ANIMAL_THINGS})[- ](?:style|type|like|esque)(?:\s+(?:vegan|plant(?:[- ]based)?|dairy[- ]free|soya?|nut))?(?:\s+(?:cubes?|stuff|topping|blocks?|shreds?|shavings|spread|slices?|crumbles?|sprinkles?|pieces|chunks|strips|bits|thing|product|alternative|one))?(?!\s+(?:made|tofu|tempeh|seitan|beans?|sauce|dressing|dip|pieces)\b)`,
+  String.raw`\b(${ANIMAL_THINGS})[- ](?:style|type|like|esque|alt\.?(?=\s*(?:$|[,;(.]))|subs?(?=\s*(?:$|[,;(.])))(?:\s+(?:vegan|plant(?:[- ]based)?|dairy[- ]free|soya?|nut))?(?:\s+(?:cubes?|stuff|topping|blocks?|shreds?|shavings|spread|slices?|crumbles?|sprinkles?|pieces|chunks|strips|bits|thing|product|alternative|one))?(?!\s+(?:made|tofu|tempeh|seitan|beans?|sauce|dressing|dip|pieces)\b)`,
   'gi',
 );
 /** "feta-style cubes", "parmesan-style vegan stuff": the thing that is bought to stand in for it. */
 export const styled = (text: string, keep = false): string =>
-  /style|type|like|esque/i.test(text)
+  /style|type|like|esque|alt|sub/i.test(text)
     ? text.replace(STYLE, (all: string, name: string) => {
         const put = `vegan ${name.toLowerCase()}`;
         if (foodOfName(tokens(put)) === undefined || (keep && put.length > all.length)) return all;

@@ -95,6 +95,15 @@ test.each([
   ['1 loaf, 16 slices, 2 pp', 8, 8],
   ['A loaf is 12 slices, two each', 6, 6],
   ['makes 500 g = 10 servings of 50 g', 10, 10],
+  ['12 servings (1 cup each)', 12, 12],
+  ['6 portions (350 g each)', 6, 6],
+  ['fills 4 jars, a jar does 4', 16, 16],
+  ['makes 3 tubs, each does 2', 6, 6],
+  ['does us two nights, three of us', 6, 6],
+  ['12 squares (I cut it in 9!)', 9, 12],
+  ['serves me & him + lunchbox', 3, 3],
+  ['fills the 1 litre jar (about 10 breakfasts of 45g)', 10, 10],
+  ['feeds four, or three if we are hungry', 3, 4],
 ] as const)('%s', (said, low, high) => {
   for (const [, put] of PLACES) {
     const { servings } = parseRecipe(put(said));

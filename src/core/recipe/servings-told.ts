@@ -6,7 +6,8 @@ import { clean } from './clean';
 import { printedEaters } from './eaters';
 import { eitherOf, eatersOf, readServings, type ServingsWords } from './servings';
 
-const THE_PAIR = /\b(?:the (?:pair|both) of us|us two|us both)\b/g;
+const THE_PAIR =
+  /\b(?:the (?:pair|both) of us|us two(?! (?:nights|days|meals|dinners|lunches|suppers|teas|times)\b)|us both)\b/g;
 /** Things that are eaten by the piece or the plate: "2 big bowls", "6 squares". */
 const PLATES = pattern(
   /^[ -]*(?:(?:big|large|small|good|deep|generous|hungry|decent|full|main|dinner|lunch|individual) ){0,2}(?:bowls?|bowlfuls?|plates?|platefuls?|portions?|servings?|helpings?|people|persons?|covers|eaters?|diners?|adults?|ppl|pax|of us|glass(?:es)?|squares?|slices?|wedges?|wraps?|jars|pots|tubs|ramekins|boxes|lunches|dinners|suppers|teas|mugs?|mugfuls?|goes|meals|sittings|of them)\b/,
@@ -16,7 +17,7 @@ const LEADS: readonly RegExp[] = [
   /^(?:serves|feeds|does|for)\b[^.;]{0,30}?\b(?:usually|normally|mostly|generally|most weeks)\s+(?:about |it'?s )?/g,
   /\b(?:that|it|this|which) (?:does|feeds|serves|is)\b[^.;]{0,60}?,\s*so\s+(?=\w+\s*(?:$|[.,;)!]))/g,
   /(?:=|\bmakes?|\bthat'?s)\s*(?=\w+ (?:servings|portions|plates|people|bowls|goes|helpings|teas|dinners|suppers|lunches|meals)\b)/g,
-  /\bbetween\s+(?:the )?(?=(?:[4-9]|1\d|four|five|six|seven|eight|ten|twelve)(?: of us)?\s*[.!]?$)/g,
+  /\bbetween\s+(?:the )?(?=(?:[4-9]|1\d|four|five|six|seven|eight|ten|twelve)(?: of us)?\s*(?:[.!]?$|with\b|if\b|or\b))/g,
   /\bfor\s+(?:the )?(?=(?:\d{1,2}|two|three|four|five|six|eight|ten) (?:people|of us|hungry people)\b)/g,
   /(?:^|[.;]\s*)for\s+(?=\w+,? (?:(?:you|i|we)(?:'ll| will)? (?:want|need|use|take|get|buy|do|make)|it takes|it'?s)\b)/g,
   /\b(?:divid(?:e|ed)|split|shared?|portion(?:ed)?|spoon(?:ed)?|pour(?:ed)?|tip(?:ped)?)\b[^.;]{0,30}?\b(?:between|among|into|over)\s+(?=\w+ (?:\w+ )?(?:pots|bowls|plates|glasses|ramekins|jars|dishes|people|portions|boxes)\b)/g,

@@ -43,6 +43,8 @@ const SO_MANY_OF = /\b([a-z]{3,}s)\b.*\s[–—-]\s*(?:about )?(\d{1,2}) (?:(?:b
 /** "Bolognese. Double batch: 8 portions, half for the freezer". */
 const A_NUMBER_OF = /\b\d{1,2} (?:portions|servings|helpings|bowls|plates)\b/i;
 const SAYS = /\s*[(,–-]?\s*\b(?:serves|makes|feeds)\b.*$/i;
+/** Characters of what a title says beside the name. */
+const LONGEST_ASIDE = 60;
 const LOOSE_END = /\s+[/|·-]+$/;
 
 /** A title without what it says of plates, and all that it may say of them, the surest first. */
@@ -58,7 +60,16 @@ export function readTitle(written: string): { readonly title: string; readonly s
   const number = A_NUMBER_OF.exec(title)?.[0];
   const lower = title.toLowerCase();
   const printed = printedEaters(lower);
+  // "Carrot soup (fills 4 jars, a jar does 4)", "Soup, serves me & him"
+  const [behind = ''] = /(?<=[(,–—-]\s*)[^(]*$/.exec(lower) ?? [];
+  const inside = /\(([^()]+)\)\s*$/.exec(lower)?.[1];
+  const apart = [inside ?? '', lower.slice(lower.indexOf(', ') + 2), behind.replace(/\)$/, '').trim()].map(
+    (words) => (words.length < LONGEST_ASIDE && words !== lower ? printedEaters(words) : ''),
+  );
+  const counted = apart.find((words) => /^serves [\d.]+(?:-[\d.]+)?(?:$| )/.test(words));
   const servings = [
+    counted && readServings(counted),
+    inside && /^(?:feeds|serves|does)\b.*\bor\b/.test(inside) && readServings(inside),
     // "…, two dinners for two"
     printed !== lower && readServings(/\bserves \d.*$/.exec(printed)?.[0] ?? ''),
     // "enough for 5, or 4 greedy"

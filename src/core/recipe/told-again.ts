@@ -2,6 +2,7 @@ import { foodOfName } from '@/core/food/find';
 import { numberOf } from '@/core/measure/quantity';
 import { tokens } from '@/core/food/tokens';
 import { PREPARATION } from './alternatives';
+import { ladder } from '@/core/pattern/ladder';
 import { rung, type Rung } from './rung';
 
 /**
@@ -124,6 +125,48 @@ export const TOLD_AGAIN: readonly Rung[] = [
       'i',
     ),
     '$3 $1 - I use $2',
+  ),
+  rung(
+    'salt: she does 2 tsp, we do 3/4',
+    '3/4 tsp salt',
+    new RegExp(
+      String.raw`^\s*(${NAME})(?: to taste)?${MARK}(?:she|he|they|mum|dad|gran|nan|(?:my|her|his|the) [a-z]+)(?:'d)? (?:does?|uses?|puts?(?: in)?|has|have|takes?|adds?|likes?|would (?:do|use|put)) (${SOME})[,;] (?:but |and |so )?(?:i|we)(?: only| just)? (?:do|use|put(?: in)?|have|take|add)(?: with)? (${SOME}|none|half(?: of)? (?:that|it)|half)\)?[.!]*\s*$`,
+      'i',
+    ),
+    (_, food = '', theirs = '', ours = '') => here(theirs, ours, food),
+  ),
+  rung(
+    'oil: she does 4 tbsp, I dry roast the seeds',
+    'no 4 tbsp oil',
+    new RegExp(
+      String.raw`^\s*(oil|butter|ghee|margarine|marg|fat|lard|[a-z]+ oil)${MARK}(?:she|he|they|mum|dad|gran|nan|(?:my|her|his|the) [a-z]+)(?:'d)? (?:does?|uses?|puts?(?: in)?|has|have|takes?|adds?|likes?|would (?:do|use|put)) (${SOME})[,;] (?:but |and |so )?(?:i|we) (?:dry|dry[- ](?:roast|fry|toast)|steam|bake|use (?:water|stock)|do (?:it|them) (?:dry|in water))\b[^\d]*$`,
+      'i',
+    ),
+    'no $2 $1',
+  ),
+  rung(
+    '2 oatcakes each, so 8',
+    '2 oatcakes each',
+    /\b(each|apiece|per person)\s*[,(–—-]+\s*(?:(?:so|that's|=|that makes)\s*\d{1,2}(?: in (?:all|total)| altogether)?|\d{1,2} (?:in (?:all|total)|altogether))\)?(?=\s*(?:$|[,;]))/i,
+    '$1',
+  ),
+  rung(
+    '4 tbsp oil in hers, 1 in mine',
+    '1 tbsp oil',
+    new RegExp(
+      String.raw`^\s*(${SOME}) (?:of )?(${NAME}) in (?:hers|his|theirs|(?:the|my|her|his) [a-z]+(?:'s)?(?: [a-z]+)?)[,;] (?:and |but )?(?:only |just )?(${SOME}) in (?:mine|ours)\)?[.!]*\s*$`,
+      'i',
+    ),
+    (_, theirs = '', food = '', ours = '') => here(theirs, ours, food),
+  ),
+  rung(
+    'olive oil, 4 tbsp in the book, 2 tsp in mine',
+    '2 tsp olive oil',
+    new RegExp(
+      String.raw`^\s*(${NAME})${MARK}(${SOME}) in (?:hers|his|theirs|(?:the|my|her|his) [a-z]+(?:'s)?(?: [a-z]+)?)[,;] (?:and |but )?(?:only |just )?(${SOME}) in (?:mine|ours)\)?[.!]*\s*$`,
+      'i',
+    ),
+    (_, food = '', theirs = '', ours = '') => here(theirs, ours, food),
   ),
   rung(
     'salsa - half a jar (150 g)',
@@ -342,3 +385,17 @@ export const TOLD_AGAIN: readonly Rung[] = [
     '$1',
   ),
 ];
+
+const toldAgain = ladder(TOLD_AGAIN);
+const THEIRS_AND_OURS =
+  /^(?=.*\b(?:she|he|they|book|recipe|original|card|packet|mum|gran|nan|hers|his|theirs)\b)(?=.*\b(?:i|we|mine|ours|here)\b)[^.!?]*[.!]?\s*$/i;
+/**
+ * "Salt: she does 2 tsp, we do half": a row that tells it of another and of here, as what is done here; as long as it was,
+ * so that places stay.
+ */
+export function oursIn(text: string): string {
+  if (text.length > LONGEST_ROW || !THEIRS_AND_OURS.test(text)) return text;
+  const put = toldAgain(text);
+  return put === text || put.length > text.length ? text : put.padEnd(text.length);
+}
+const LONGEST_ROW = 90;

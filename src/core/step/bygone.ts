@@ -1,4 +1,5 @@
 import { numberOf } from '@/core/measure/quantity';
+import { rememberPart } from '@/core/memo';
 import { anewFrom, type ClauseSpan, type Sentence } from './clauses';
 import { PAST } from './people';
 import { PREPOSITIONS, verbOf } from './lexicon';
@@ -40,10 +41,26 @@ function wasThen({ tokens, named, from: begins }: Sentence, opens: number, from:
   return false;
 }
 
+/** "Once upon a time I put butter in", "I put 2 tbsp in back then": told of a time that is over. */
+const isOnceUponATime = rememberPart((_: unknown, s: Sentence): boolean => {
+  const words = s.tokens.slice(s.from, s.to).map((t) => t.word);
+  return words.some(
+    (w, k) =>
+      (w === 'once' && words[k + 1] === 'upon' && words[k + 2] === 'a' && words[k + 3] === 'time') ||
+      // "put the lid back, then stir" goes on
+      (w === 'back' && words[k + 1] === 'then' && (k === 0 || !/[a-z\d]/.test(words[k + 2] ?? ''))) ||
+      (w === 'in' && words[k + 1] === 'those' && words[k + 2] === 'days'),
+  );
+});
+/** True where the same sentence says how it is now before a place. */
+const saysNowBefore = (s: Sentence, from: number): boolean =>
+  s.tokens.slice(s.from, from).some((t) => NOW.has(t.word) || t.word === 'these');
+
 /** "the icing was 100 g butter, now it's yoghurt": what it was, and is no more. */
 export function isBygone(s: Sentence, from: number): boolean {
   const anew = anewFrom(s, from);
   const before = s.tokens.slice(anew, from);
+  if (isOnceUponATime(null, s)) return !saysNowBefore(s, from);
   return (
     opensBygone(s, anew, from) ||
     wasThen(s, anew, from) ||

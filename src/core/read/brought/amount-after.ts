@@ -14,7 +14,22 @@ import { type Token } from '@/core/step/tokens';
 import { EACH, isForEach } from './for-each';
 import { isMeasure, STATES } from './measured';
 
-const APPROACH = new Set([',', '-', '–', '—', '(', ':', 'about', 'roughly', 'around', 'say', 'approx']);
+const APPROACH = new Set([
+  ',',
+  '-',
+  '–',
+  '—',
+  '(',
+  ':',
+  'about',
+  'roughly',
+  'around',
+  'say',
+  'approx',
+  'abt',
+  'circa',
+  'ca',
+]);
 const ASIDE = new Phrases(
   [
     'on the side',

@@ -1,7 +1,7 @@
 import { SURE } from '@/core/food/find';
 import { amountBehind } from '@/core/recipe/behind';
 import { ofAllBatches, onEachDay, styled } from '@/core/recipe/put-otherwise';
-import { otherwiseIn } from '@/core/recipe/told-again';
+import { otherwiseIn, oursIn } from '@/core/recipe/told-again';
 import { isNamed } from '@/core/recipe/title-said';
 import type { Recipe } from '@/core/recipe/source';
 import { TABLE_LARDER, type Larder } from '@/core/food/larder';
@@ -61,7 +61,7 @@ const FOOD_LABEL = /(?<=^|[.!?;]\s+)([A-Z][a-z' -]{2,24}):(?=\s+([^,.;!?()]{1,24
 const ASKED_HOW_MUCH =
   /(?<=^|[.!?;]\s+)((?!(?:what|how|why|who|whom|when|where|which|can|could|do|does|did|is|are|was|should|would|will|shall|have|has)\b)[a-z][^.?!;:]{2,40})\?(?=\s+(?:about |around |just |only |say |maybe )?(?:\d|half\b|an? (?!no\b)|one\b|two\b|three\b|optional\b|if you\b))/gi;
 const withAmounts = (text: string): string =>
-  otherwiseIn(ofAllBatches(onEachDay(styled(text, true))))
+  otherwiseIn(ofAllBatches(onEachDay(styled(oursIn(text), true))))
     .replace(ASKED_HOW_MUCH, '$1,')
     .replace(FOOD_LABEL, (all: string, name: string, told: string) => {
       const said = told
