@@ -10,7 +10,16 @@ import { brokenIn } from '@/core/swap/broken';
 import { applySwap } from '@/core/swap/apply';
 import { SWAPS } from '@/core/swap/roles';
 import { adapt, type Solve } from './adapt';
-import { amountsLost, doubledLines, stillNamed, unusedLines, wrongIn } from './fence';
+import {
+  amountsLost,
+  doubledLines,
+  foodsLost,
+  openLines,
+  stillNamed,
+  tornFoods,
+  unusedLines,
+  wrongIn,
+} from './fence';
 import { solverOf, type Highs } from './solver';
 
 const settings = { measures: US_MEASURES, corrections: {} };
@@ -86,6 +95,26 @@ describe('the fence sees', () => {
       'Pot\nServes 2\n\n200 g rice\nchestnuts\n\nSimmer the rice. Scatter over the chestnuts.',
     );
     expect(amountsLost(was, now, [change('50 g walnuts', 'chestnuts')])).toHaveLength(1);
+  });
+  test('a food that was lost beside what was swapped', () => {
+    const now = read(
+      'Pot\nServes 2\n\n60 g chestnuts\n2 tbsp stock\n\nWarm the stock. Scatter over the chestnuts.',
+    );
+    const changes = [change('50 g walnuts', '60 g chestnuts'), change('2 tbsp olive oil', '2 tbsp stock')];
+    expect(foodsLost(was, now, changes)).toEqual(['lost: “200 g rice”']);
+    expect(foodsLost(was, was, changes)).toEqual([]);
+  });
+  test('a bracket that a swap tore', () => {
+    const now = read('Pot\nServes 2\n\n60 g chestnuts (chopped\n200 g rice\n\nSimmer the rice.');
+    expect(openLines(now, [change('50 g walnuts (chopped)', '60 g chestnuts (chopped')])).toHaveLength(1);
+  });
+  test('a food that is one thing here and another there', () => {
+    const told = read('Pot\nServes 2\n\nFry 200 g tofu. Boil 150 g rice. Later stir 100 g tofu through.');
+    const places = told.lines.flatMap((l, i) => (l.foods[0]?.food?.kind === 'soy' ? [i] : []));
+    const [a = 0, b = a] = places;
+    const to = (line: number, swap: string) => ({ line, swap, share: 1, from: 'tofu', to: swap }) as never;
+    if (places.length > 1) expect(tornFoods(told, [to(a, 'beans'), to(b, 'mushrooms')])).toHaveLength(1);
+    expect(tornFoods(told, [to(a, 'beans'), to(a, 'beans')])).toEqual([]);
   });
   test.each<[string, string]>([
     ['Knead on an oiled board.', 'Knead on an the water board.'],

@@ -47,7 +47,7 @@ const NOT_MINE = pattern(
 );
 /** "no salt added if you can find it": as good as not said, where the plain one may be what there is. */
 const IF_FOUND = pattern(
-  /\s*(?:[-–—,(]\s*)?\b(?:no (?:added )?(?:salt|sugar|oil)(?: added)?|(?:un|low-?|reduced-?|less )(?:salted|sweetened|salt|sodium|sugar)|oil[- ]free)\s+(?:one |ones |kind )?if (?:you|we|i|they)(?: can)? (?:find|get|have|see)(?: it| them| one| some)?\)?/,
+  /\s*(?:[-–—,(]\s*)?\b(?:no (?:added )?(?:salt|sugar|oil)(?: added)?|(?:un|low[- ]?|reduced[- ]?|less )(?:salted|sweetened|salt|sodium|sugar)|oil[- ]free)\s+(?:one |ones |kind )?(?:if (?:you|we|i|they)(?: can)? (?:find|get|have|see)(?: it| them| one| some)?|(?:if|when|where) (?!added\b)[a-z][^(),;]{2,30}(?:,[^(),;]{2,24})?)\)?/,
 );
 /** "(check for lime and corn only)", "(must be oil-free)": what to look for on the packet. */
 export const TO_CHECK = pattern(

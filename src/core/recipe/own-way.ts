@@ -297,7 +297,7 @@ export const RUNGS: readonly Rung[] = [
   rung(
     '50 g spread - out',
     'no 50 g spread',
-    /^\s*((?:about )?\d[\d./]* ?(?:g|kg|ml|oz|tbsps?|tsps?|cups?|tablespoons?|teaspoons?) [a-z][a-z ]*?)(?:\s*[-–—:]\s*|\s*\(| )(?:out|gone)\)?[.!]*\s*$/i,
+    /^\s*((?:about )?\d[\d./]* ?(?:g|kg|ml|oz|tbsps?|tsps?|cups?|tablespoons?|teaspoons?) [a-z][a-z ]*?)(?:\s*[-–—:]\s*|\s*\()(?:out|gone)\)?[.!]*\s*$/i,
     'no $1',
   ),
   rung('60 g apple sauce in', '60 g apple sauce', PUT_IN, '$1'),

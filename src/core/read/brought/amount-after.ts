@@ -143,6 +143,23 @@ const saysHowMuch = (t: Token): boolean =>
   DETERMINERS.has(t.word) ||
   t.word === 'so';
 
+/** Tokens of a bracket that is looked through. */
+const LONGEST_BRACKET = 24;
+/** "a smear of oil (brushed on with a bit of paper, half a tsp)": the amount that ends a bracket which names no food. */
+function lastInBracket(s: Sentence, to: number): number {
+  if (s.tokens[to]?.word !== '(') return to;
+  let last = to;
+  for (let k = to + 1; k < Math.min(s.to, to + LONGEST_BRACKET); k += 1) {
+    const word = s.tokens[k]?.word ?? '';
+    if (word === ')') return last;
+    if (s.named[k - s.from]?.kind === 'food') return to;
+    const next = s.tokens[k + 1];
+    const opens = next?.kind === 'number' || ['half', 'a', 'one', 'two'].includes(next?.word ?? '');
+    if ([',', '-', '–', '—', ':'].includes(word) && opens) last = k + 1;
+  }
+  return to;
+}
+
 /** Tokens of a bracket that is passed. */
 const LONGEST_ASIDE = 8;
 /** "rice (brown for me), 1/2 cup cooked each": behind a bracket that tells no amount and stands before a mark. */
@@ -159,6 +176,7 @@ function pastBracket(s: Sentence, to: number): number {
 /** An amount told behind its food: "brown rice, about 2 cups cooked", "rice 60 g dry each"; null where none is. */
 export function amountBehind(s: Sentence, to: number): { from: number; to: number; states: string[] } | null {
   let k = pastBracket(s, to);
+  if (k === to) k = lastInBracket(s, to);
   const beside = ASIDE.at(s.tokens, k);
   if (beside) k = beside.end;
   // "garlic next, 5 cloves"

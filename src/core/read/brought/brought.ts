@@ -34,6 +34,7 @@ import { type Scan, type Source, foodsOf, SURE_OF_KIND } from './scan';
 import { strayAmounts } from './stray';
 import { take } from './take';
 import { unknowns } from './unknowns';
+import { unnamed } from './unnamed';
 
 /** Characters of an ingredient line beyond which its end is not looked at again. */
 const MOST_TAIL = 300;
@@ -307,6 +308,7 @@ export function broughtBy(
     const previous = sentences[i - 1];
     if (isFigures(sentence) || sentence.clauses.some((c) => back.has(c))) return;
     orphanAmounts(scan, source, sentence, previous?.source === source ? previous.sentence : undefined);
+    unnamed(scan, source, sentence);
   });
   sentences.forEach(({ source, sentence }, i) => {
     if (isFigures(sentence)) return;

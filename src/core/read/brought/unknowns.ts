@@ -58,6 +58,12 @@ export function unknowns(scan: Scan, source: Source, s: Sentence, c: ClauseSpan)
     'baste',
     'glaze',
     'toss',
+    'mash',
+    'loosen',
+    'thicken',
+    'mix',
+    'blend',
+    'eat',
   ].includes(verb.verb.id);
   const object = [
     'add',
@@ -76,6 +82,7 @@ export function unknowns(scan: Scan, source: Source, s: Sentence, c: ClauseSpan)
     'scatter',
     'sprinkle',
     'spoon',
+    'spread',
   ].includes(verb.verb.id);
   if (needsWith) {
     let at = -1;
