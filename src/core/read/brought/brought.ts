@@ -90,10 +90,19 @@ type Told = Pick<Recipe, 'steps' | 'title'> & Partial<Pick<Recipe, 'notes' | 'li
 
 /** Lines below a heading by which it is a part that is made of them. */
 const FEWEST_OF_PART = 2;
-/** "for the feta" over tofu and miso: what is made of them, and no cheese. */
-const isMadePart = (section: string, lines: readonly { readonly section: string | null }[]): boolean =>
-  /^(?:for )?(?:the|my|our|your|her|his) [a-z][a-z' -]{2,24}$/i.test(section.trim()) &&
-  lines.filter((l) => l.section === section).length >= FEWEST_OF_PART;
+const NAMES_PART = /^(?:for )?(?:the|my|our|your|her|his) [a-z][a-z' -]{2,24}$/i;
+const IS_QUOTED = /^["“'].*["”']$/;
+/**
+ * What the parts of a list are called, each once. "for the feta" over tofu and miso is what is made of them, and no cheese;
+ * "“cheese”" is only called so.
+ */
+function partNames(lines: readonly { readonly section: string | null }[]): string[] {
+  const many = new Map<string, number>();
+  for (const { section } of lines) if (section) many.set(section, (many.get(section) ?? 0) + 1);
+  return [...many].flatMap(([name, count]) =>
+    IS_QUOTED.test(name) || (NAMES_PART.test(name.trim()) && count >= FEWEST_OF_PART) ? [] : [name],
+  );
+}
 
 const MADE_OF = new Set(['is', 'are', '=', 'was', "'s"]);
 const FEWEST_FOODS = 2;
@@ -141,16 +150,7 @@ export function scanOf(
 ): Scan {
   const larder = settings.larder ?? TABLE_LARDER;
   const parse = sentencesBy(larder);
-  // "“cheese”: 100 g cashews": what is called so is not
-  const sections = [
-    ...new Set(
-      (recipe.lines ?? []).flatMap((l) =>
-        l.section && !/^["“'].*["”']$/.test(l.section) && !isMadePart(l.section, recipe.lines ?? [])
-          ? [l.section]
-          : [],
-      ),
-    ),
-  ];
+  const sections = partNames(recipe.lines ?? []);
   const told = [...recipe.steps, ...(recipe.notes ?? [])];
   const ours = told.find((x) => OURS.test(x.text))?.start ?? -1;
   const isTheirs = (x: { text: string; start: number }) => x.start < ours && QUOTED.test(x.text);
