@@ -197,6 +197,9 @@ function sized(grams: Three, size: string | null, name: string): { grams: Three;
   return { grams: out, why: `${size ? `${size} ` : ''}${name}: ${show(out)}` };
 }
 
+/** What is never the whole of a food: "2 cabbage wedges" are no two cabbages. */
+const PARTS = new Set(['leaf', 'wedge', 'floret', 'slice', 'strip', 'square']);
+
 /** "2 cinnamon sticks", "3 garlic cloves", "4 nori sheets": the piece is named behind the food. */
 function unitBehind(words: string, food: Food): Unit | null {
   const all = words.trim().split(' ');
@@ -205,7 +208,8 @@ function unitBehind(words: string, food: Food): Unit | null {
   if (['in', 'into', 'as'].includes(all.at(-2) ?? '')) return null;
   const found = readUnit(last, last, 0);
   if (!found || found.unit.kind !== 'count' || found.end < last.length) return null;
-  return found.unit.id !== 'piece' && portion(food, found.unit.id) ? found.unit : null;
+  if (found.unit.id === 'piece') return null;
+  return PARTS.has(found.unit.id) || portion(food, found.unit.id) ? found.unit : null;
 }
 
 function ofMeasure(

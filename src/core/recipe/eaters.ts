@@ -6,7 +6,10 @@ import { clean } from './clean';
 const MANY = '(\\d{1,2}|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve)';
 const MEAL = '(?:breakfast|brekkie|lunch|dinner|supper|tea|meal)';
 const MEALS = '(?:breakfasts|brekkies|lunches|dinners|suppers|teas|meals|nights|days|sittings|goes)';
-const APPETITE = '(?:big|large|hungry|greedy|normal|small|little|polite|modest|good|decent)';
+const APPETITE =
+  '(?:big|large|hungry|greedy|normal|ordinary|small|smaller|little|polite|modest|sensible|good|decent|generous|proper|light|dainty|starving)';
+const WHO =
+  '(?:ones|eaters|people|portions?|servings?|helpings?|plates?|platefuls?|bowls?|bowlfuls?|appetites?)';
 const SERVES = '(?:serves|does|feeds|for|lasts|cooks for|does for)';
 const count = (word: string | undefined): number => numberOf(word) ?? 1;
 
@@ -22,6 +25,17 @@ const EATERS = ladder([
     '$1 ',
   ),
   rewrite(new RegExp(String.raw`\b(?:[a-z]+ )?${MEAL} x ?(\d{1,2})\b`, 'g'), 'serves $1'),
+  rewrite(/(?<=\d)(?: ?(portions|servings|people|bowls|plates|of us))?[- ]?ish\b/g, (_, unit?: string) =>
+    unit ? ` ${unit}` : '',
+  ),
+  // "makes 2 big portions or 3 modest", "4 hungry / 6 normal ones"
+  rewrite(
+    new RegExp(
+      String.raw`^\(?\s*(?:(?:makes|serves|feeds|does|gives|for|about|say) )*${MANY} ${APPETITE}(?: ${WHO})?(?:,? (?:or|to) | ?[/–-] ?)${MANY}(?: ${APPETITE})?(?: ${WHO})?\s*\)?[.!]?$`,
+    ),
+    (_, some: string, others: string) =>
+      `serves ${[count(some), count(others)].sort((a, b) => a - b).join('-')}`,
+  ),
   // "4 big or 5 normal"
   rewrite(
     new RegExp(

@@ -258,6 +258,9 @@ function withJoints(names: string): string {
   return out.join(' and ');
 }
 
+/** "1 tsp sugar, or a date": one, where the name is a single word. */
+const ONE_OF_IT = /^an? [a-z]{3,}$/;
+
 /** "a": one of it, where no measure stands with it. */
 const isArticle = (m: Measure): boolean => m.unit === null && m.each === null && !m.stated;
 
@@ -637,7 +640,10 @@ export function readLineWords(line: string): LineWords {
           ? `${named.replace(/ from .*$/, '').replace(STATE_ALONE, '')} ${(orSplit.first[0] ?? '').replace(FORM_BEFORE, '').trim()}`
           : named,
       notes: '',
-      measures: own.measures.length && own.measures.some((m) => m.stated || m.unit) ? own.measures : measures,
+      measures:
+        own.measures.length && (own.measures.some((m) => m.stated || m.unit) || ONE_OF_IT.test(alt))
+          ? own.measures
+          : measures,
       equivalent: own.measures.length ? own.equivalent : equivalent,
     };
   });

@@ -2,6 +2,7 @@ import { pattern } from '@/core/pattern/pattern';
 import { withBareGrams } from './bare-grams';
 import { remember } from '@/core/memo';
 import { withoutSenders } from './chat';
+import { amountAfterNo } from './after-no';
 import { clean } from './clean';
 import { countedList } from './counted-list';
 import { SURE } from '@/core/food/find';
@@ -260,6 +261,11 @@ class Parser {
     // "peanuts to scatter: 60 g" below the method
     if (this.state === 'method' && isFoodLabelled(stretch.text)) {
       this.list(stretch, false);
+      return;
+    }
+    // "oil? no. Well, a teaspoon."
+    if (this.state === 'ingredients' && amountAfterNo(stretch.text) !== null) {
+      this.list(stretch, true);
       return;
     }
     if (this.isTheirs(stretch, index)) return;
@@ -736,6 +742,11 @@ class Parser {
       this.notes.push(stretch);
       return;
     }
+    // "oil - the book has 100 ml, nope. I do a tsp" is one line
+    if (amountAfterNo(stretch.text) !== null) {
+      this.lines.push({ ...stretch, section: this.section });
+      return;
+    }
     const refusal = afterRefusal(stretch);
     if (refusal) {
       this.lines.push({ ...refusal.refused, section: this.section });
@@ -833,7 +844,7 @@ class Parser {
   /** "Makes 2 jars" of what is eaten out of its jar is so many plates; of a jam it is not. */
   private servingsOf(text: string): ServingsReading | null {
     const jars = JARRED.test(this.title ?? '')
-      ? text.replace(/\b(?:small |large )?jars?\b/i, 'portions')
+      ? text.replace(/(?<!\bjars? \d.*)\b(?:small |large )?jars?\b(?! ?\d)/i, 'portions')
       : text;
     return readServings(jars);
   }

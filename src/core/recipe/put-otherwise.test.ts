@@ -1,4 +1,4 @@
-import { ofAllBatches, onEachDay, styled } from './put-otherwise';
+import { ofAllBatches, onEachDay, standsInFor, styled } from './put-otherwise';
 
 describe('words of a sentence put otherwise', () => {
   test.each([
@@ -24,6 +24,17 @@ describe('words of a sentence put otherwise', () => {
   });
   test('batches that nobody counts are one to four', () =>
     expect(ofAllBatches('Fry in 1 tsp oil for each batch.')).toContain('1-4 tsp oil'));
+  test.each([
+    ['Add an egg, but we use flax instead.', 'flax instead of an egg'],
+    ['Spread with butter, though I use hummus instead.', 'hummus instead of butter'],
+    ['Stir in cream but I use 50 g cashews instead.', '50 g cashews instead of cream'],
+  ])('%s', (said, put) => {
+    expect(standsInFor(said)).toContain(put);
+    expect(standsInFor(said)).toHaveLength(said.length);
+  });
+  test.each(['Use stock instead of oil.', 'It was late but we ate it instead.'])('"%s" stays', (said) =>
+    expect(standsInFor(said)).toBe(said),
+  );
   test('every morning is each of them', () => {
     expect(onEachDay('30 g walnuts every morning.')).toBe('30 g walnuts each morning .');
     expect(onEachDay('Every now and then.')).toBe('Every now and then.');

@@ -50,3 +50,25 @@ const EVERY_DAY = /\bevery (morning|day|evening|night|breakfast|lunch)\b/gi;
 /** "30 g walnuts every morning": on each of them. */
 export const onEachDay = (text: string): string =>
   text.replace(EVERY_DAY, (all: string, day: string) => `each ${day}`.padEnd(all.length));
+
+const BUT_OURS =
+  /((?:an?|the|some|\d[\d./]*|one|two|three)\s+)?((?:[a-z]+ ){0,2}?[a-z]+)(?:,| -| –| —)?\s+(?:but|although|though|only|except)\s+(?:that )?(?:i|we)(?: just| always| usually| now)* (?:use|do|put(?: in)?|have|take|make|add|go for) ((?:the |an? |some |our |my |[\d½¼¾][\d./]*\s?)?[a-z]+(?: [a-z]+){0,3}?) instead\b(?! of)/gi;
+/** "an egg, but we use flax instead": put as what stands in for it. */
+export const standsInFor = (text: string): string =>
+  / instead/i.test(text)
+    ? text.replace(BUT_OURS, (all: string, article: string | undefined, words: string, ours: string) => {
+        const said = words.split(' ');
+        for (let n = 0; n < said.length; n += 1) {
+          const name = said.slice(n).join(' ');
+          if (foodOfName(tokens(name.toLowerCase())) === undefined) continue;
+          const before = `${article ?? ''}${said
+            .slice(0, n)
+            .map((w) => `${w} `)
+            .join('')}`;
+          const its = /(?:\b(?:an?|the|some|one) )?$/i.exec(before)?.[0] ?? '';
+          const put = `${before.slice(0, before.length - its.length)}${ours} instead of ${its}${name}`;
+          return put.length > all.length ? all : put.padEnd(all.length);
+        }
+        return all;
+      })
+    : text;

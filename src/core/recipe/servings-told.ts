@@ -209,7 +209,7 @@ export function piecesEach(texts: readonly string[]): ServingsWords | null {
 
 /** "4 pizzas, one each". */
 const EACH_ITS_OWN = pattern(
-  /\b(\d{1,2}|two|three|four|five|six|eight|ten|twelve) (?:[a-z]+ )?[a-z]+s, (one|two|three|\d) (?:each|apiece|per person|a head)\b/,
+  /\b(\d{1,2}|two|three|four|five|six|eight|ten|twelve) (?!(?:of us|people|adults|eaters|diners|servings|portions)\b)(?:[a-z]+ )?[a-z]+s, (one|two|three|\d) (?:each|apiece|per person|a head)\b/,
 );
 
 /** "…, two bowls" at the end of a title. */

@@ -2,7 +2,9 @@ import { foodOfName } from '@/core/food/find';
 import { numberOf } from '@/core/measure/quantity';
 import { tokens } from '@/core/food/tokens';
 import { PREPARATION } from './alternatives';
-import { styled } from './put-otherwise';
+import { amountAfterNo } from './after-no';
+import { partsOf } from './part-of';
+import { standsInFor, styled } from './put-otherwise';
 import { ofSeveral } from './of-several';
 import { ownWay } from './own-way';
 import { always, ladder, rewrite } from '@/core/pattern/ladder';
@@ -10,6 +12,10 @@ import { always, ladder, rewrite } from '@/core/pattern/ladder';
 /** "a tablespoon and a half of": one and a half of them. */
 const AND_A_HALF =
   /\b(an?|one|two|three|four|\d+)\s+((?:heaped|heaping|level|big|good|large|small|rounded)\s+)?(tablespoons?|teaspoons?|tbsps?|tsps?|cups?|mugs?|pints?|litres?|liters?|pounds?|kilos?|tins?|cans?|handfuls?|spoons?|spoonfuls?)\s+and\s+a\s+(half|quarter)\b/gi;
+/** "a cup and a bit": so much, and not half as much again. */
+const AND_A_BIT =
+  /\b(an?|one|two|three|four|\d{1,2})\s+(tablespoons?|teaspoons?|tbsps?|tsps?|cups?|mugs?|pints?|litres?|liters?|pounds?|kilos?|tins?|cans?|handfuls?|spoons?|spoonfuls?)\s+and\s+a\s+(?:wee |little |tiny )?(?:bit|little)\b(?: more| extra| over)?/gi;
+const A_BIT = 0.4;
 const AMOUNT = String.raw`(?=\d|[½⅓⅔¼¾⅛]|half\b|an? (?:tbsp|tsp|tablespoon|teaspoon|cup|mug|pinch|handful|splash|drizzle|dash|thumb|knob|spoonful|litre|pint|tin|can|couple)|one\b|two\b|three\b|four\b)`;
 /** "maybe 2 tbsp", "~ 1 tsp", "say a cup": about so much. */
 const HEDGE = new RegExp(
@@ -66,7 +72,7 @@ export const struck = (line: string): string => {
 const TIMES_INSIDE = /^([^()]*?)\s+x\s?(\d{1,2})\s*([,(].*)$/i;
 /** A measure that opens the line without a number: "thumb ginger", "tin tomatoes", "bunch mint". */
 const BARE_UNIT =
-  /^(?=(?:thumb|inch|bunch|tin|can(?!\s+(?:be|use|also|add|do|have|freeze|make|sub|swap|replace|easily|just|keep|serve|eat|go|you|i|we)\b)|jar|packet|bag|carton|block|tub|punnet|bulb|head|stick|sprig|handful|pinch|dash|splash|drizzle|knob|tbsp|tsp|tablespoon|teaspoon|cup|mug|glass)\s+(?:of\s+)?[a-z]{3})/i;
+  /^(?=(?:litre|liter|pint|kilo|thumb|inch|bunch|tin|can(?!\s+(?:be|use|also|add|do|have|freeze|make|sub|swap|replace|easily|just|keep|serve|eat|go|you|i|we)\b)|jar|packet|bag|carton|block|tub|punnet|bulb|head|stick|sprig|handful|pinch|dash|splash|drizzle|knob|tbsp|tsp|tablespoon|teaspoon|cup|mug|glass)\s+(?:of\s+)?[a-z]{3})/i;
 const SIZED_UNIT =
   /^(?=(?:small|large|big|medium|little|good|generous) (?:pack|packet|bunch|bag|tin|can|jar|tub|pot|handful|head|piece|knob|bulb|thumb|block|carton|punnet)s?\b)/i;
 
@@ -208,7 +214,24 @@ const HEAT_FIRST =
 /** "2 fat cloves": of garlic, as no spice is told by its size. */
 const FAT_CLOVES =
   /((?:\d|an?|one|two|three|four|five|six)\s+(?:fat|big|large|plump|juicy|good|small|medium)(?:-sized)? cloves?)(?=\s*(?:$|[,.;(]))(?!.*garlic)/i;
+const PACK = 'bag|packet|pack|jar|tub|pot|tin|can|carton|block|box|bottle|tube|bar';
+/** "1/2 a bag peas (bag is 600)", "half a jar pesto (190 g jar)": what the whole of it holds. */
+const PART_OF_PACK = new RegExp(
+  String.raw`^(\s*(?:about )?(?:half|quarter|a quarter|third|a third|two thirds|three quarters|[½¼¾⅓⅔]|\d\/\d)(?: of)?) (?:an?|the) (${PACK})\b(?: of)? ([^()]*?)\s*\((?:(?:the|an?|my|it'?s|whole|full|each|from) )*(?:(?:${PACK}) (?:is|was|says|holds|weighs|=) (?:about )?(\d{2,4}) ?(g|ml)?|(\d{2,4}) ?(g|ml) (?:${PACK}))\)`,
+  'i',
+);
 const TALK = ladder([
+  rewrite(/^(\s*)(?:1\/2|½) (?:of )?an? /i, '$1half a '),
+  rewrite(
+    PART_OF_PACK,
+    (_, part: string, pack: string, food: string, n?: string, unit?: string, m?: string, of?: string) =>
+      `${part} a ${n ?? m} ${unit ?? of ?? 'g'} ${pack} of ${food}`,
+  ),
+  // "mushrooms, cooked down till dry": how far
+  rewrite(
+    /\s+(?:un)?till? (?:(?:it'?s|they'?re|just|very|quite|really|completely|nice and) )*[a-z]+(?=\s*(?:$|[,;.)]))/gi,
+    '',
+  ),
   rewrite(FAT_CLOVES, (all: string, cloves: string, _: number, line: string) =>
     /garlic/i.test(line) ? all : `${cloves} garlic`,
   ),
@@ -245,6 +268,10 @@ const TALK = ladder([
     (_, n: string, how: string | undefined, unit: string, part: string) =>
       `${/^an?$/i.test(n) ? 'one' : n} and a ${part} ${how ?? ''}${unit}`,
   ),
+  rewrite(AND_A_BIT, (_, n: string, unit: string) => {
+    const many = numberOf(n.toLowerCase()) ?? 1;
+    return `${many}-${many + A_BIT} ${unit}`;
+  }),
   rewrite(/^\s*few (?=[a-z])/i, 'a few '),
   rewrite(EACH_WEIGHS, (_, food: string, n: string, ___: string, weight: string, unit: string) => {
     const all = (numberOf(n) ?? 1) * Number(weight);
@@ -474,4 +501,5 @@ const TALK = ladder([
  * A line of ingredients as cooks say it, put into the words that lines are written in: hedges become "about", "a
  * tablespoon and a half" one amount; what a food stands in for is dropped. Names of foods stay as they are.
  */
-export const plainTalk = (line: string): string => TALK(ownWay(ofSeveral(styled(line))));
+export const plainTalk = (line: string): string =>
+  TALK(ownWay(ofSeveral(partsOf(standsInFor(styled(amountAfterNo(line) ?? line))))));

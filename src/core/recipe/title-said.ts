@@ -30,7 +30,7 @@ export function isCompoundName(text: string): boolean {
 }
 
 const FOR_MANY =
-  /[ (]for ((?:one|two|three|four|five|six|seven|eight|ten|twelve|a crowd of \d+|\d{1,2})(?: people)?)(?=\s*(?:$|[,;(–)]|- ))/i;
+  /[ (]for ((?:one|two|three|four|five|six|seven|eight|ten|twelve|a crowd of \d+|\d{1,2})(?: people)?)(?:[- ]?ish)?(?=\s*(?:$|[,;(–)]|- ))/i;
 /** "for a crowd (12)", "Bircher x2". */
 const CROWD = /\bfor (?:an?|the|my|our) [a-z]+(?: [a-z]+)?\s*\((\d{1,3})\)|\s[x×]\s?(\d{1,2})$/i;
 /** "Muffins (12)". */

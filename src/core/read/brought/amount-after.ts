@@ -222,7 +222,8 @@ export function amountBehind(s: Sentence, to: number): { from: number; to: numbe
   if (measured < 0) return null;
   // "potatoes, a kilo and a half"
   const more = ['and', 'a'].every((w, n) => s.tokens[measured + n]?.word === w);
-  if (more && ['half', 'quarter'].includes(s.tokens[measured + 2]?.word ?? '')) measured += 3;
+  if (more && ['half', 'quarter', 'bit', 'little'].includes(s.tokens[measured + 2]?.word ?? ''))
+    measured += 3;
   const states: string[] = [];
   // "50 g (dry) pp"
   const inside = ['(', ')'].every((mark, i) => s.tokens[measured + 2 * i]?.word === mark);

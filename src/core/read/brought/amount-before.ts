@@ -35,6 +35,8 @@ export function amountStart(s: Sentence, c: ClauseSpan, from: number): number {
       continue;
     }
     if (t.kind === 'mark') break;
+    // "cube 2 slices of", "stick four rolls": no measure stands before its number
+    if (isMeasure(t.word) && isCount(s.tokens[k]) && numberOf(s.tokens[k - 2]?.word) === null) break;
     // "a handful or two of", "a tablespoon or so of"
     const orTwo =
       t.word === 'or' && OR_SO.has(s.tokens[k]?.word ?? '') && isMeasure(s.tokens[k - 2]?.word ?? '');
@@ -67,7 +69,8 @@ export function amountStart(s: Sentence, c: ClauseSpan, from: number): number {
     if (t.word === 'and') {
       // "a tablespoon and a half of", "1 and 1/2"
       const next = s.tokens[k]?.word;
-      const half = next === 'a' && ['half', 'quarter', 'third'].includes(s.tokens[k + 1]?.word ?? '');
+      const half =
+        next === 'a' && ['half', 'quarter', 'third', 'bit', 'little'].includes(s.tokens[k + 1]?.word ?? '');
       const before = s.tokens[k - 2];
       const counted = before?.kind === 'number' || before?.word === 'a' || before?.word === 'one';
       if (half || (s.tokens[k]?.kind === 'number' && counted)) {
@@ -106,6 +109,9 @@ export function amountStart(s: Sentence, c: ClauseSpan, from: number): number {
   return k;
 }
 
+/** A number that counts what stands behind it. */
+const isCount = (t: Token | undefined): boolean =>
+  t?.kind === 'number' ? /^\d/.test(t.word) : COUNTED_ONES.has(t?.word ?? '') && t?.word !== 'one';
 const COUNTED_ONES = new Set(['one', 'two', 'three', 'four', 'five', 'six']);
 /** Who eats: "for the two of us 150 g penne". */
 const US = new Set('us me them everyone everybody'.split(' '));

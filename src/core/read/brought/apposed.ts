@@ -8,9 +8,9 @@ type Told = 'which' | 'size' | 'weight' | 'part' | 'amount' | 'nothing';
 const NUMBER = String.raw`(?:\d+(?:[./]\d+)?[½¼¾⅓⅔]?|[½¼¾⅓⅔]|an?|half an?|one|two|three|four|five|six)`;
 const HEDGE = '(?:(?:about|maybe|perhaps|roughly|around|say|only|just|probably|i think|~) ?)*';
 const IN_ALL =
-  '(?: (?:all in|al(?:l[- ]?)?together|in (?:all|total)|total|all told|the (?:whole )?lot|between them|or so|anyway|really|at least))*';
+  '(?: (?:all in|al(?:l[- ]?)?together|in (?:all|total)|total|all told|the (?:whole )?lot|between them|or so|anyway|really|at least|of (?:it|them)))*';
 const SPOKEN =
-  '(?:tbsps?|tsps?|tablespoons?|teaspoons?|cups?|mugs?|litres?|liters?|pints?|spoons?|spoonfuls?|handfuls?|ladles?|tins?|cans?|blocks?|packs?|jars?|ml|l)';
+  '(?:tbsps?|tsps?|tablespoons?|teaspoons?|cups?|mugs?|pounds?|kilos?|litres?|liters?|pints?|spoons?|spoonfuls?|handfuls?|ladles?|tins?|cans?|blocks?|packs?|jars?|ml|l)';
 /** Words that tell which of a food it is. */
 export const KINDS: ReadonlySet<string> = new Set(
   'light lite low lower reduced no less salt salted sodium sugar fat free added oil unsweetened unsalted sweetened plain wholemeal wholewheat wholegrain brown white red black green yellow silken firm extra soft smoked dark mild raw roasted toasted dry cooked tinned canned frozen fresh floury waxy jumbo rolled rye seeded natural pure only just nothing else thick thin smooth crunchy hot sweet short long grain'.split(
@@ -30,7 +30,13 @@ const SIZE =
 const WEIGHT = new RegExp(String.raw`^${HEDGE}\d[\d.]* ?(?:g|kg|oz|lbs?)${IN_ALL}$`);
 const PART =
   /^(?:well,? )?(?:only |just )?(?:half|a third|a quarter)(?: of (?:it|them|the [a-z]+))?(?: anyway| really)?$/;
-const AMOUNT = new RegExp(String.raw`^${HEDGE}${NUMBER} ?${SPOKEN}(?: and a (?:half|quarter))?${IN_ALL}$`);
+const AMOUNT = new RegExp(
+  String.raw`^${HEDGE}${NUMBER} ?${SPOKEN}(?: and a (?:half|quarter|bit|little))?(?: (?:dry|raw|uncooked|cooked))?${IN_ALL}$`,
+);
+/** "a pound of yellow ones": how much, and of which. */
+const OF_ONES = new RegExp(
+  String.raw`^(${HEDGE}${NUMBER} ?(?:${SPOKEN}|g|kg|oz|lbs?)) of (?:the )?((?:[a-z-]+ ){1,3}(?:ones?|kind|sort|type|stuff))$`,
+);
 const FILLER = /^(?:well|ok|okay|oh|hm+|erm?)$/;
 
 function tells(said: string): Told | null {
@@ -57,12 +63,13 @@ export function kindInBracket(s: Sentence, to: number): string {
   return words.length > 0 && words.every((w) => KINDS.has(w)) ? `, ${words.join(' ')}` : '';
 }
 
-const MARK = /^\s*(?:[,(–—]|-\s|:)\s*/;
+const MARK =
+  /^\s*(?:(?:[,(–—]|-\s|:)\s*(?:(?:that|which|it|that would|i think that) ?(?:'s|'d be| is| be)\s+)?|(?:that's|which is|that is)\s+)/;
 /** Where a piece ends; a hyphen in a word is none. */
 const PIECE = /^[^,;:()–—]*?(?=\s*(?:$|[,;:()–—]|\s-\s|\.\s))/;
 /** "the 900 g one and 200 g of spinach": what follows is another. */
 const GOES_ON =
-  /\s(?:and(?! an? (?:half|quarter)\b)|then|but|(?<!\bor )so|which|until|till|for|(?<!\ball )in|into|over|with)\s/;
+  /\s(?:and(?! an? (?:half|quarter|bit|little)\b)|then|but|(?<!\bor )so|which|until|till|for|(?<!\ball )in|into|over|with)\s/;
 const EACH_FIRST = /^\s+(?:each|apiece|a head|per person)(?=\s*[,(–—:]|\s-\s)/;
 const CLOSES = /^\s*\)/;
 /** Characters behind a food that may tell of it. */
@@ -92,9 +99,12 @@ export function apposed(source: Source, s: Sentence, to: number, counted: boolea
     const piece = PIECE.exec(rest)?.[0] ?? '';
     const on = GOES_ON.exec(`${piece} `);
     const said = (on ? piece.slice(0, on.index) : piece).replace(/[.!]$/, '').trim();
-    const told = said ? tells(said) : null;
+    const ones = OF_ONES.exec(said);
+    const [much, kind] = [ones?.[1], ones?.[2]];
+    if (much && kind && tells(kind) === 'which') pieces.push({ said: kind, told: 'which' });
+    const told = much && kind ? 'amount' : said ? tells(said) : null;
     if (!told || (told === 'part' && !counted)) break;
-    pieces.push({ said, told });
+    pieces.push({ said: much ?? said, told });
     if (on) break;
     rest = rest.slice(piece.length);
     const closes = CLOSES.exec(rest);

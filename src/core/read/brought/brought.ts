@@ -1,6 +1,7 @@
 import { SURE } from '@/core/food/find';
+import { amountsAfterNo } from '@/core/recipe/after-no';
 import { amountBehind } from '@/core/recipe/behind';
-import { ofAllBatches, onEachDay, styled } from '@/core/recipe/put-otherwise';
+import { ofAllBatches, onEachDay, standsInFor, styled } from '@/core/recipe/put-otherwise';
 import { otherwiseIn, oursIn } from '@/core/recipe/told-again';
 import { isNamed } from '@/core/recipe/title-said';
 import type { Recipe } from '@/core/recipe/source';
@@ -19,6 +20,7 @@ import { tokensOf, wordAt } from '@/core/step/tokens';
 import { coverOf, refersTo } from '../refer';
 import { type ReadLine, type ReadServings, type ReadSettings } from '../types';
 import { KINDS } from './apposed';
+import { bringsItsOwn, MADE_THINGS, madeBehindDash, madeInBracket } from './made-of';
 import { leftOver, leftOverOfRows } from './left-over';
 import { deeds, otherMedium } from './deeds';
 import { DAIRY, FATS, PROMISED } from './kinds';
@@ -62,7 +64,7 @@ const FOOD_LABEL = /(?<=^|[.!?;]\s+)([A-Z][a-z' -]{2,24}):(?=\s+([^,.;!?()]{1,24
 const ASKED_HOW_MUCH =
   /(?<=^|[.!?;]\s+)((?!(?:what|how|why|who|whom|when|where|which|can|could|do|does|did|is|are|was|should|would|will|shall|have|has)\b)[a-z][^.?!;:]{2,40})\?(?=\s+(?:about |around |just |only |say |maybe )?(?:\d|half\b|an? (?!no\b)|one\b|two\b|three\b|optional\b|if you\b))/gi;
 const withAmounts = (text: string): string =>
-  otherwiseIn(ofAllBatches(onEachDay(styled(oursIn(text), true))))
+  otherwiseIn(ofAllBatches(onEachDay(standsInFor(styled(oursIn(amountsAfterNo(text)), true)))))
     .replace(ASKED_HOW_MUCH, '$1,')
     .replace(FOOD_LABEL, (all: string, name: string, told: string) => {
       const said = told
@@ -523,8 +525,6 @@ const isMadeBelow = (s: Sentence, next: Sentence, made: boolean): boolean =>
   next.tokens.slice(next.from, next.to).some((t) => t.kind === 'number') &&
   next.named.filter((n, k) => n?.kind === 'food' && next.named[k - 1] !== n).length > 1;
 
-/** What is made of others as often as it is bought. */
-const MADE_THINGS = new Set(['syrup', 'condiment', 'plant-dairy', 'cheese']);
 const isMadeThing = ({ larder }: Scan, s: Sentence): boolean =>
   s.clauses.every((c) => foodsOf(s, c).every((n) => MADE_THINGS.has(larder.foodById(n.id)?.kind ?? '')));
 
@@ -573,34 +573,6 @@ const isFigures = (s: Sentence): boolean =>
   [...s.label, ...s.tokens.slice(s.from, s.to)].some((t) => FIGURES.has(t.word)) &&
   s.clauses.every((c) => !c.verb?.verb.brings);
 
-/** Foods with amounts by which a bracket is a list. */
-const FEWEST_IN_BRACKET = 2;
-/** "custard (500 ml oat milk, 2 tbsp custard powder)": where the bracket ends that what is named is made of; -1 where none is. */
-function madeInBracket(scan: Scan, s: Sentence, named: Named): number {
-  if (s.tokens[named.to]?.word !== '(') return -1;
-  const length = s.tokens.slice(named.to, s.to).findIndex((t) => t.word === ')');
-  const kind = scan.larder.foodById(named.id)?.kind ?? '';
-  const isThing = MADE_THINGS.has(kind) || MADE.has(s.tokens[named.to - 1]?.word ?? '');
-  if (length < 0 || !isThing) return -1;
-  const to = named.to + length;
-  const parts = s.clauses
-    .flatMap((c) => foodsOf(s, c))
-    .filter((n) => n.from > named.to && n.to <= to && isMeasured(s, n.from));
-  return parts.length >= FEWEST_IN_BRACKET ? to : -1;
-}
-/** True where some food of a bracket is not on the list: then its others are not the list's either. */
-const bringsItsOwn = (scan: Scan, s: Sentence, from: number, to: number): boolean =>
-  s.clauses
-    .flatMap((c) => foodsOf(s, c))
-    .some((n) => {
-      const food = n.from > from && n.to <= to ? scan.larder.foodById(n.id) : undefined;
-      const words = s.tokens.slice(n.from, n.to).map((t) => t.normal);
-      return food !== undefined && refersTo(food, words, false, scan.cover).length === 0;
-    });
-/** True where a measure or a number stands right before a food's name. */
-const isMeasured = (s: Sentence, at: number): boolean =>
-  s.tokens.slice(Math.max(s.from, at - 3), at).some((t) => t.kind === 'number' || isMeasure(t.word));
-
 function foodsIn(scan: Scan, source: Source, s: Sentence, back?: ReadonlySet<unknown>): void {
   if (isFigures(s)) return;
   let skip: unknown = null;
@@ -611,6 +583,10 @@ function foodsIn(scan: Scan, source: Source, s: Sentence, back?: ReadonlySet<unk
     for (const named of back?.has(c) ? [] : foodsOf(s, c)) {
       if (said.has(named)) continue;
       if (named.from < c.from) continue;
+      if (madeBehindDash(scan, s, named)) {
+        madeTo = s.to;
+        continue;
+      }
       const made = madeInBracket(scan, s, named);
       if (made > 0) {
         madeTo = bringsItsOwn(scan, s, named.to, made) ? made : -1;

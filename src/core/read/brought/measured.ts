@@ -38,3 +38,13 @@ export const STATES = new Set([
   'pp',
   'apiece',
 ]);
+/** What is made of something else that is named: "croutons from 2 slices of bread". */
+export const MADE_FROM: ReadonlySet<string> = new Set([
+  'crouton',
+  'breadcrumb',
+  'crumb',
+  'toast',
+  'chip',
+  'wedge',
+  'crisp',
+]);

@@ -29,7 +29,7 @@ import { PER_PIECE } from '@/core/recipe/each-last';
 import { apposed, kindInBracket } from './apposed';
 import { EACH, isForEach, onEach } from './for-each';
 import { MORE } from './kinds';
-import { isMeasure, STATES } from './measured';
+import { isMeasure, STATES, MADE_FROM } from './measured';
 import { type Scan, type Source, readPhrase, textOf } from './scan';
 
 const AMOUNT_KEEPS =
@@ -47,7 +47,6 @@ const WEIGHED = /^\s*(?:cooked|dry|dried|drained|raw|uncooked)(?: weight)?\s*$/i
 const FEW = new Set(['a', 'few', 'some', 'little', 'couple', 'bit', 'of', 'handful']);
 /** Kinds that are bought dry where they are soaked. */
 const SOAKED_DRY = new Set(['bean', 'whole-grain', 'refined-grain']);
-const MADE_FROM = new Set(['crouton', 'breadcrumb', 'crumb', 'toast', 'chip', 'wedge', 'crisp']);
 const THINGS = new Set('thing things recipe dish number situation'.split(' '));
 /** What a food is counted in, behind its name. */
 const PARTS_OF = new Set('leaf leaves cloves stalks sticks sprigs ribs florets spears'.split(' '));

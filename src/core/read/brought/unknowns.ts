@@ -19,6 +19,8 @@ import { type Token } from '@/core/step/tokens';
 import { isMeasure } from './measured';
 import { type Scan, type Source, lineOf, textOf } from './scan';
 
+const TELLS_OF = new Set(['which', 'who', 'whose', 'where']);
+
 /** What a sentence puts into the dish and nobody here knows: the dish cannot be judged without it. */
 export function unknowns(scan: Scan, source: Source, s: Sentence, c: ClauseSpan): void {
   if (source.names || source.tail) return;
@@ -147,6 +149,12 @@ export function unknowns(scan: Scan, source: Source, s: Sentence, c: ClauseSpan)
       // "until it falls off the spoon": what it does
       SUBJECTS.has(s.tokens[i - 1]?.word ?? '') ||
       (t.word.endsWith('ly') && t.word.length > 4);
+    // "the tahini, which is runny, and the rest": what is told of it
+    if (TELLS_OF.has(t.word)) {
+      judge();
+      while (i + 1 < c.to && s.tokens[i + 1]?.kind !== 'mark') i += 1;
+      continue;
+    }
     if (!stop) {
       if (!isMeasure(t.word)) run.push(i);
       continue;
