@@ -359,3 +359,5 @@ export const TABLE_FINDER: Finder = table;
 /** True where what is said beside a food ("no salt added") speaks against it being this one. */
 export const statesAgainst = (food: Food, words: string): boolean =>
   tokens(words).some((t) => STATE.has(t) && stateWeight(t, food) > 0);
+/** Whether some words are a food's name, and nothing beside it. */
+export const namesFood = (words: string): boolean => foodOfName(tokens(words.toLowerCase())) !== undefined;

@@ -1,5 +1,7 @@
 import { ADDED_KINDS, RICH_KINDS } from '@/core/food/kind-groups';
+import { foodOfName } from '@/core/food/find';
 import type { Food } from '@/core/food/table';
+import { beforeArrow } from '@/core/recipe/arrow';
 import { isHarmless, tokens } from '@/core/food/tokens';
 import { MADE, STEP_WORDS, verbOf } from '@/core/step/lexicon';
 import { remember } from '@/core/memo';
@@ -58,6 +60,13 @@ function listedOf(line: ReadLine): Listed {
     }
     const head = headOf(f.text);
     if (head) heads.add(head);
+  }
+  // "4 oz marg -> 4 oz apple puree": "rub in the marg" is what stands in for it
+  const gone = line.missing === null ? beforeArrow(line.line.text) : null;
+  const its = gone === null ? undefined : foodOfName(wordsOf(gone));
+  if (its) {
+    ids.add(its.id);
+    heads.add(wordsOf(gone as string).at(-1) ?? '');
   }
   // "500 g silken tofu, blended = the cream"
   const made = /=\s*(?:the|my|our)\s+(?:[a-z]+ )*([a-z]+)\s*$/i.exec(line.line.text)?.[1];

@@ -101,8 +101,11 @@ const FOR_OTHERS = pattern(
   /\([^()]*\bfor (?:guests|company|visitors|a party|a crowd|the kids|others)\b[^()]*\)/,
 );
 
+const OF_ONE_PLATE = /\b(?:on|in|for) (?:mine|my (?:own|plate|bowl|half|share|portion))\b/;
 /** What "(I use …)" says: a share of the line, another amount, or another food. */
 function ownWay(way: string): OwnWay | null {
+  // "(she drowns hers, I do a tbsp on mine)": of one plate
+  if (OF_ONE_PLATE.test(way)) return null;
   const first = (/^[^,;]*?(?=\s+(?:and|&|because|as|since|then)\b|[,;]|$)/.exec(way)?.[0] ?? way).trim();
   const said = first.replace(/^(?:the )?/, '');
   // "half cashews half hazelnuts", "half and half white and rye": how a mixture is mixed

@@ -1,5 +1,4 @@
-import { foodOfName } from '@/core/food/find';
-import { tokens } from '@/core/food/tokens';
+import { namesFood } from '@/core/food/find';
 import { PREPARATION } from './alternatives';
 import { readMeasures, weighedAt } from './measures';
 import { Reader, type Measure } from './reader';
@@ -74,12 +73,12 @@ const WITH_WATER =
 /** Words behind an amount that still say how it is made ready. */
 const MOST_SAID = 6;
 /** Whether what stands behind an amount is a food of its own: "rice 2 cups stock". */
-const namesFood = (words: readonly string[]): boolean =>
+const holdsFood = (words: readonly string[]): boolean =>
   words.some(
     (w, i) =>
       !SAYS_HOW.has(w) &&
       !PREPARATION.has(w) &&
-      [1, 2].some((n) => foodOfName(tokens(words.slice(i, i + n).join(' '))) !== undefined),
+      [1, 2].some((n) => namesFood(words.slice(i, i + n).join(' '))),
   );
 
 function inside(text: string): Behind | null {
@@ -90,7 +89,7 @@ function inside(text: string): Behind | null {
   const said = all.slice(heap.length).replace(WITH_WATER, '').trim();
   const words = said.split(/\s+/).filter(Boolean);
   const measures =
-    m?.[2] && words.length <= MOST_SAID && !/\d|\b(?:with|plus|or)\b/.test(said) && !namesFood(words)
+    m?.[2] && words.length <= MOST_SAID && !/\d|\b(?:with|plus|or)\b/.test(said) && !holdsFood(words)
       ? whole(heap ? m[2].replace(/^(\S+)/, `$1 ${heap.trim()}`) : m[2])
       : null;
   return measures ? { measures, before: m?.[1] ?? '', source: text, which: said } : null;
@@ -116,7 +115,7 @@ function ofWhich(words: string, name: string): readonly Measure[] | null {
     unit.id !== 'piece' &&
     /^[a-z-]+(?: [a-z-]+)?$/.test(which) &&
     !PREPARATION.has(which) &&
-    namesFood([`${which} ${name}`])
+    holdsFood([`${which} ${name}`])
     ? measures
     : null;
 }

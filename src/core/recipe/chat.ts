@@ -1,5 +1,4 @@
-import { foodOfName } from '@/core/food/find';
-import { tokens } from '@/core/food/tokens';
+import { namesFood } from '@/core/food/find';
 import type { Raw } from './source';
 
 /** "[18:02] ", "02/11/2026, 18:02 - ", "6:02 pm ": when a row of a chat was sent. */
@@ -11,14 +10,12 @@ const FEWEST = 2;
 /** Without a time a name must come again more often, and before most of what is said. */
 const FEWEST_NAMED = 3;
 
-const isFood = (name: string): boolean => foodOfName(tokens(name.toLowerCase())) !== undefined;
-
 /** Names before the rows of a chat that tells no times. */
 function sendersOf(rows: readonly Raw[]): ReadonlySet<string> {
   const counted = new Map<string, number>();
   for (const row of rows) {
     const name = SENDER.exec(row.text)?.[1];
-    if (name && !isFood(name)) counted.set(name, (counted.get(name) ?? 0) + 1);
+    if (name && !namesFood(name)) counted.set(name, (counted.get(name) ?? 0) + 1);
   }
   const senders = [...counted].filter(([, n]) => n >= FEWEST_NAMED);
   const said = senders.reduce((sum, [, n]) => sum + n, 0);
@@ -35,7 +32,7 @@ export function withoutSenders(raws: readonly Raw[]): Raw[] {
     const sent = timed ? (SENT.exec(raw.text)?.[0].length ?? 0) : 0;
     const rest = raw.text.slice(sent);
     const by = SENDER.exec(rest);
-    const known = by?.[1] !== undefined && (senders ? senders.has(by[1]) : sent > 0 && !isFood(by[1]));
+    const known = by?.[1] !== undefined && (senders ? senders.has(by[1]) : sent > 0 && !namesFood(by[1]));
     const cut = sent + (known ? by[0].length : 0);
     return cut === 0 ? raw : { start: raw.start + cut, end: raw.end, text: raw.text.slice(cut) };
   });

@@ -47,7 +47,7 @@ const SUB: Record<string, string> = {
 const VULGAR_CLASS = `[${Object.keys(VULGAR).join('')}]`;
 
 const BULLET =
-  /^\s*(?:>+(?=\s|$)\s*|[-*•‣▪◦●○·–—+□☐☑✓✔]\s+|#{1,6}\s+(?=[\d½¼¾⅓⅔⅛])|[-–—](?=[\d½¼¾⅓⅔⅛]|[a-z]{3})|[•‣▪◦●○□☐☑▢✓✔]\s*|\[[ xX]?\]\s*|\p{Extended_Pictographic}\ufe0f?\s*)+/u;
+  /^\s*(?:>+(?=\s|$)\s*|[-*•‣▪◦●○·–—+□☐☑✓✔]\s+|#{1,6}\s+(?=[\d½¼¾⅓⅔⅛])|[-–—](?=[\d½¼¾⅓⅔⅛]|[a-z]{3})|[•‣▪◦●○□☐☑▢✓✔]\s*|\[[ xX]?\]\s*|(?![❌✖❎🚫⛔🙅])\p{Extended_Pictographic}\ufe0f?\s*)+/u;
 const NUMBERING = /^\s*(?:step\s+)?\d{1,2}(?:\s*[.):]|\/)(?=\s+\S)\s+/i;
 
 /** Leading bullets, check boxes and list numbers of a line, as the length they take. */

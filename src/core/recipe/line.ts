@@ -1,7 +1,7 @@
 import { pattern, type Pattern } from '@/core/pattern/pattern';
-import { foodOfName } from '@/core/food/find';
-import { tokens } from '@/core/food/tokens';
+import { namesFood } from '@/core/food/find';
 import { readUnit, VAGUE } from '@/core/measure/units';
+import { turnArrow } from './arrow';
 import { ASIDES, asidesOf } from './asides';
 import { AND, noteAlternatives, PREPARATION, splitAlternatives } from './alternatives';
 import { clean, markerLength } from './clean';
@@ -9,6 +9,7 @@ import { amountBehind } from './behind';
 import { orMore } from './or-more';
 import { eachAt } from './per-head';
 import { bracketEquivalent, readMeasure, readMeasures, weighedAt } from './measures';
+import { crossedOut } from './pictures';
 import { plainTalk, struck } from './talk';
 import { mul, Reader, type Measure, type Measures, type Three } from './reader';
 
@@ -125,30 +126,6 @@ const JUICE = pattern(
   /\b(?:the )?(?:(?:finely )?(?:grated )?(zest|rind|peel) ?(?:and|&|\+) ?juice|juice ?(?:and|&|\+) ?(?:(?:finely )?(?:grated )?)(zest|rind|peel)|(?:freshly )?(?:squeezed )?juice|(?:finely |freshly )?(?:grated )?(zest|rind|peel))\s+(?:of|from)\s+/,
 );
 
-/** So much of what was named before, and of nothing else. */
-const ONLY_AMOUNT = pattern(
-  /^(?:about )?[\d½¼¾⅓⅔][\d./½¼¾]*\s*(?:tbsps?|tsps?|tablespoons?|teaspoons?|cups?|c|t|ml|g|kg|oz|l)(?:\s+of (?:it|them|that))?(?=\s*(?:$|[+&,;(]|and\b|plus\b))/i,
-);
-/** "25 g butter -> use marge": the amount stays, the food is the one behind the arrow. */
-function turnArrow(text: string): string {
-  const m =
-    /^(.*?)\s*(?:->|=>|→)\s*(?:(?:now )?(?:replaced|swapped|changed|switched) (?:by|with|for|to) |now |use |sub(?:stitute)? |swap(?: for)? |with |(?:i|we) (?:now |usually |always )?(?:use|sub(?:stitute)?|do|take|put(?: in)?|have|swap(?: in)?) )?(.+)$/i.exec(
-      text,
-    );
-  if (!m?.[1] || !m[2]) return text;
-  const now = m[2].replace(/\s+instead[.!]*$/i, '');
-  // "sugar 1 tsp → half": no more than that
-  if (/^(?:about )?(?:an? )?(?:half|quarter|third)(?: of (?:it|that))?$/i.test(now)) return m[1];
-  const r = new Reader(m[1].toLowerCase(), m[1]);
-  readMeasures(r);
-  // "½ cup almond butter → ¼ cup + ¼ cup white beans", "→ 150 ml of it": of the same
-  const same = ONLY_AMOUNT.exec(now)?.[0];
-  if (same)
-    return `${same.replace(/\s+of (?:it|them|that)$/i, '')} ${m[1].slice(r.at).trim()}${now.slice(same.length)}`;
-  if (/^\d/.test(now)) return now;
-  return `${m[1].slice(0, r.at)} ${now}`.trim();
-}
-
 /** "juice 2 lemons", "zest half an orange": without "of". */
 const BARE_JUICE = pattern(
   /^(\s*(?:the )?(?:juice|zest|rind)(?: (?:and|&|\+) (?:juice|zest))?) (?=(?:about )?(?:\d|[½¼¾⅓⅔]|half\b|an? |one\b|two\b|three\b))/,
@@ -178,7 +155,7 @@ const LABEL = pattern(
 const BARE_LABEL = pattern(/^\s*([a-z][a-z' -]{1,24}):\s+(?=\d{1,4} [a-z]{2})/i);
 function unnamedLabel(written: string): string | null {
   const [label, name = ''] = BARE_LABEL.exec(written) ?? [];
-  return label !== undefined && !isFood(name.toLowerCase()) && !PREPARATION.has(name.toLowerCase())
+  return label !== undefined && !namesFood(name.toLowerCase()) && !PREPARATION.has(name.toLowerCase())
     ? label
     : null;
 }
@@ -241,8 +218,7 @@ const onlyPreparation = (words: string): boolean =>
 
 const TOLD_BEHIND = pattern(/^\s*([a-zà-ÿ' -]{3,40}?)\s*(\([^()]*\d[^()]*\))\s+([a-zà-ÿ' -]{3,40})$/);
 /** True where neither the whole of some words nor what ends them names a food. */
-const namesNone = (whole: string, end: string): boolean =>
-  foodOfName(tokens(whole)) === undefined && foodOfName(tokens(end)) === undefined;
+const namesNone = (whole: string, end: string): boolean => !namesFood(whole) && !namesFood(end);
 
 /** "1 tbsp each: turmeric cumin coriander": names in a row, where every word is part of one. */
 function withJoints(names: string): string {
@@ -250,7 +226,7 @@ function withJoints(names: string): string {
   if (words.some((w) => !/^[a-zà-ÿ'-]+$/.test(w) || w === 'and' || w === 'or')) return names;
   const out: string[] = [];
   for (let i = 0; i < words.length;) {
-    const long = [3, 2, 1].find((n) => i + n <= words.length && isFood(words.slice(i, i + n).join(' ')));
+    const long = [3, 2, 1].find((n) => i + n <= words.length && namesFood(words.slice(i, i + n).join(' ')));
     if (!long) return names;
     out.push(words.slice(i, i + long).join(' '));
     i += long;
@@ -264,7 +240,6 @@ const ONE_OF_IT = /^an? [a-z]{3,}$/;
 /** "a": one of it, where no measure stands with it. */
 const isArticle = (m: Measure): boolean => m.unit === null && m.each === null && !m.stated;
 
-const isFood = (words: string): boolean => foodOfName(tokens(words)) !== undefined;
 const AMOUNT_OPENS = /(?<![^\s(])(?=\d|[½⅓⅔¼¾⅛]|(?:half|two|three|four|five|six)\s|an?\s)/g;
 /** A spoon that is only praised: "another tbsp", "full tsp". */
 const PRAISED = pattern(
@@ -278,7 +253,7 @@ function amountInside(words: string): { measures: readonly Measure[]; food: stri
   for (const { index } of praised.matchAll(AMOUNT_OPENS)) {
     const before = praised.slice(0, index).trim().split(/\s+/).filter(Boolean);
     if (before.length > MOST_WORDS_BEFORE) return null;
-    if (before.some((_, i) => [1, 2].some((n) => isFood(before.slice(i, i + n).join(' '))))) return null;
+    if (before.some((_, i) => [1, 2].some((n) => namesFood(before.slice(i, i + n).join(' '))))) return null;
     const found = weighedAt(praised, index);
     const food = praised.slice(found?.end).trim();
     if (found && food) return { measures: found.measures, food };
@@ -308,7 +283,7 @@ const plainNumbers = (line: string): string =>
     );
 const withDash = (line: string): string =>
   plainNumbers(line).replace(EQUALS, (said, name: string) =>
-    isFood(name.toLowerCase()) ? `${name} - ` : said,
+    namesFood(name.toLowerCase()) ? `${name} - ` : said,
   );
 /** "=2 tbsp", "tahini > 2 tbsp", "tahini....2 tbsp". */
 const SIGNS = /(?<![-=<>] ?)(?<=^|[a-z)] ?)(?:[=<>]|\.{2,})\s*(?=\d)/gi;
@@ -327,7 +302,7 @@ function amountTold(food: string, notes: string): { measures: readonly Measure[]
     for (const { index } of piece.matchAll(AMOUNT_OPENS)) {
       const found = weighedAt(piece, index);
       const behind = piece.slice(found?.end).trim().split(/\s+/).filter(Boolean);
-      if (found && !behind.some(isFood)) return { measures: found.measures, food };
+      if (found && !behind.some(namesFood)) return { measures: found.measures, food };
     }
   }
   return null;
@@ -391,7 +366,9 @@ const withoutOthers = (notes: string): string => notes.replace(/(?:^|,)\s*or\s+(
 
 /** Reads one ingredient line into amounts and words. Never fails: what is no amount stays words. */
 export function readLineWords(line: string): LineWords {
-  let written = forSome(turnArrow(plainTalk(withDash(clean(struck(line.slice(markerLength(line))))))));
+  let written = forSome(
+    turnArrow(plainTalk(withDash(clean(struck(crossedOut(line.slice(markerLength(line)))))))),
+  );
   written = written.replace(SIGNS, ' - ').replace(CAPITAL_T, 'tbsp');
   const refused = REFUSED.exec(written)?.[0] ?? '';
   written = written.slice(refused.length);
@@ -497,11 +474,7 @@ export function readLineWords(line: string): LineWords {
   for (const [liquid] of food.matchAll(OWN_LIQUID)) notes.push(liquid.trim());
   // "kale (250 g) tough stalks out": what is told behind its weight is no part of the name
   const told = TOLD_BEHIND.exec(food);
-  if (
-    told &&
-    foodOfName(tokens(told[1] ?? '')) !== undefined &&
-    namesNone(`${told[1]} ${told[3]}`, told[3] ?? '')
-  ) {
+  if (told && namesFood(told[1] ?? '') && namesNone(`${told[1]} ${told[3]}`, told[3] ?? '')) {
     notes.push(told[3] ?? '');
     food = `${told[1]} ${told[2]}`;
   }
@@ -540,7 +513,7 @@ export function readLineWords(line: string): LineWords {
     const bracket = /([^,;()]*)\(([^)]*)\)/.exec(prep);
     // "1 tbsp purée, square of chocolate (10 g)": of the food that it stands behind
     const others = (bracket?.[1] ?? '').split(/\s+/).filter((w) => w && !PREPARATION.has(w));
-    const ofAnother = others.length > 0 && foodOfName(tokens(others.join(' '))) !== undefined;
+    const ofAnother = others.length > 0 && namesFood(others.join(' '));
     const inside = bracket && !ofAnother ? bracket[0].slice((bracket[1] ?? '').length) : null;
     const found = inside === null ? null : bracketEquivalent(inside, inside);
     // "1 onion, chopped (about 150 g)" or "…, chopped, about 1 cup"

@@ -1,5 +1,4 @@
-import { foodOfName } from '@/core/food/find';
-import { tokens } from '@/core/food/tokens';
+import { namesFood } from '@/core/food/find';
 import { numberOf } from '@/core/measure/quantity';
 import { always, ladder } from '@/core/pattern/ladder';
 import { eachLast } from './each-last';
@@ -46,7 +45,7 @@ const NOT_OPTIONAL =
 
 /** "oil - I use none, dry fry the onion in water": none, and how it is done. */
 const USES_NONE =
-  /^(.*?[a-z)])\s*[-–—:,(]+\s*(?:(?:i|we)(?: now| just| always)? (?:use|put|add|have|do|take|need) (?:none|no|nothing)(?: in| at all)?|(?:i|we) (?:do|go|manage) without(?: it)?|none for (?:us|me)|none (?:here|in mine|in ours))\)?(?:\s*[,;.–—-]+\s*(?!.*\b(?:instead|rather|add|but)\b)[^\d]*\b(?:dry|water|stock|broth|paper|parchment|non-?stick|steam\w*)\b[^\d]*)?[.!]*\s*$/i;
+  /^(.*?[a-z)])\s*[-–—:,(]+\s*(?:(?:i|we)(?: now| just| always)? (?:use|put|add|have|do|take|need) (?:none|no|nothing)(?: in| at all)?|(?:i|we) (?:do|go|manage) without(?: it)?|none for us|none (?:here|in ours))\)?(?:\s*[,;.–—-]+\s*(?!.*\b(?:instead|rather|add|but)\b)[^\d]*\b(?:dry|water|stock|broth|paper|parchment|non-?stick|steam\w*)\b[^\d]*)?[.!]*\s*$/i;
 /** "1 tbsp oil - I do it in water": it goes without. */
 const DONE_DRY =
   /^(.*?[a-z)])\s*[-–—:,(]+\s*(?:i|we)(?: now| just| always)? (?:(?:do|cook|fry|sweat|soften|start|make|brown) (?:it|them|that|mine|ours|everything) (?:in|with) (?:a (?:splash|bit|little) of )?(?:water|stock|broth|its own juice)|dry[- ]fry(?: (?:it|them))?|(?:do|cook|fry|roast|bake) (?:it|them) (?:dry|on paper|without))\)?[.!]*\s*$/i;
@@ -190,8 +189,6 @@ const PUT_IN =
 /** What a pan may do without. */
 const IS_FAT = /\b(?:oil|butter|margarine|marg|ghee|lard|fat|spread|spray)\b/i;
 
-const isFood = (words: string): boolean => foodOfName(tokens(words.toLowerCase())) !== undefined;
-
 /** In the order in which they are tried. */
 export const RUNGS: readonly Rung[] = [
   ...TOLD_AGAIN,
@@ -214,7 +211,7 @@ export const RUNGS: readonly Rung[] = [
     Number(more) > Number(n) && Number(more) <= 3 * Number(n) ? `${about}${n}-${more} ${unit} ${food}` : all,
   ),
   rung('roti 2 each for 4 people', '2 roti each', NAME_EACH, (all, name = '', n, each) =>
-    isFood(name) ? `${n} ${name} ${each}` : all,
+    namesFood(name) ? `${n} ${name} ${each}` : all,
   ),
   rung('2 rolls, cubed, dry in the oven', '2 rolls, cubed, toasted', DRY_IN, 'toasted'),
   rung('a bit of cheese, 50 g maybe', 'a bit of cheese, about 50 g', MAYBE, 'about $1 $2'),
@@ -240,7 +237,7 @@ export const RUNGS: readonly Rung[] = [
     'seeds for the top - a tablespoon of sunflower',
     'a tablespoon sunflower seeds',
     OF_WHICH,
-    (all, name, amount, which) => (isFood(`${which} ${name}`) ? `${amount} ${which} ${name}` : all),
+    (all, name, amount, which) => (namesFood(`${which} ${name}`) ? `${amount} ${which} ${name}` : all),
   ),
   rung(
     '30 g pine nuts or walnuts, I use walnuts',
@@ -266,7 +263,7 @@ export const RUNGS: readonly Rung[] = [
     'a heaped tbsp ginger + a heaped tbsp garlic',
     EACH_OF_TWO,
     (all, a = '', b = '', place, amount) =>
-      isFood(a) && isFood(b) && !isFood(`${a} ${b}`)
+      namesFood(a) && namesFood(b) && !namesFood(`${a} ${b}`)
         ? `${amount} ${a} + ${amount} ${b}${place ? ' each' : ''}`
         : all,
   ),
@@ -285,6 +282,13 @@ export const RUNGS: readonly Rung[] = [
   rung("2 tsp harissa (it has oil, 2 tsp isn't much)", '2 tsp harissa (it has oil)', NOT_MUCH, ''),
   rung('pinch of salt - no', 'no pinch of salt', REFUSED, 'no $1'),
   rung('oil - I use none, dry fry it', 'no oil', USES_NONE, 'no $1'),
+  // the others have theirs
+  rung(
+    '2 tbsp oil, none for me',
+    '2 tbsp oil, optional',
+    /\s*[-–—:,(]+\s*(?:but )?none (?:for me|(?:in|on) mine|(?:in|on|for) my (?:own|plate|bowl|half|share))\)?[.!]*\s*$/i,
+    ', optional',
+  ),
   rung('1 tbsp oil - I do it in water', 'no 1 tbsp oil', DONE_DRY, (all, line = '') =>
     IS_FAT.test(line) ? `no ${line}` : all,
   ),
@@ -304,12 +308,12 @@ export const RUNGS: readonly Rung[] = [
   rung('150 g rice ea', '150 g rice each', /(?<=[a-z\d)]) ea\.?(?=\s*(?:$|[,;(]))/i, ' each'),
   rung('2 tbsp oil -> nothing', 'no 2 tbsp oil', TO_NOTHING, 'no $1'),
   rung('2 tbsp oil -> gone, apple sauce', 'apple sauce', TO_ANOTHER, (all, other = '') =>
-    isFood(other.replace(/^.*\d\S*\s(?:[a-z]{1,5}\s)?/i, '')) ? other : all,
+    namesFood(other.replace(/^.*\d\S*\s(?:[a-z]{1,5}\s)?/i, '')) ? other : all,
   ),
   rung('50 g walnuts, optional but nice', '50 g walnuts, optional', OPTIONAL_BUT, (all, before, tail = '') =>
     NEVER_DOES.test(tail)
       ? `no ${before ?? ''}`
-      : tail.split(' ').some((word) => isFood(word))
+      : tail.split(' ').some((word) => namesFood(word))
         ? all
         : `${before}, optional`,
   ),

@@ -2,7 +2,8 @@ import { pattern } from '@/core/pattern/pattern';
 import { withBareGrams } from './bare-grams';
 import { remember } from '@/core/memo';
 import { withoutSenders } from './chat';
-import { amountAfterNo } from './after-no';
+import { amongPlaces } from './among-places';
+import { amountNamedFirst } from './named-first';
 import { clean } from './clean';
 import { countedList } from './counted-list';
 import { SURE } from '@/core/food/find';
@@ -74,6 +75,8 @@ import {
   type ServingsReading,
   type ServingsWords,
 } from './servings';
+import { eatersInPictures, headOf, pictureOf, withoutPictures } from './pictures';
+import { isTableHead, tableRow } from './table';
 import { isCompoundName, isNamed, readTitle } from './title-said';
 import {
   linesOf,
@@ -119,6 +122,10 @@ const OF_WHAT_IS_ABOVE = pattern(
   /^(?:about |roughly |around )?(?:half|some|most|a third|a quarter|two thirds|three quarters|all)(?: of)? (?:it|them|this|that|these|which)(?:'s)? (?:is|are|gets?|goes|go|will|stays?|comes?|runs?|ends?|drains?|left)\b/i,
 );
 
+/** On which day or page a dish stands, and nothing of it. */
+const WHEN = pattern(
+  /^(?:(?:week|wk|day|rota|menu|page|card|no|nr|recipe|w\/c|(?:mon|tue|wed|thu|fri|sat|sun)[a-z]*|jan[a-z]*|feb[a-z]*|mar(?:ch)?|apr(?:il)?|may|june?|july?|aug[a-z]*|sept?[a-z]*|oct[a-z]*|nov[a-z]*|dec[a-z]*|lunch|dinner|supper)\b\.?[\s\d:#,/.–—-]*|\d{1,2}(?:st|nd|rd|th)?[\s./–-]+){2,}(?:\([^()]*\))?\s*$/i,
+);
 const GREETING = pattern(
   /^(?:hi|hello|hey|dear|morning|evening)\b(?:[^.\d]{2,50}[:,]| [a-z]+(?: [a-z]+)?!?)$/i,
 );
@@ -129,6 +136,9 @@ const NOW_IS = pattern(
 /** "no oil in the dough", "dont fry them": what is not done. */
 const REFUSES = pattern(/^(?:no|not|never|do not|don['’]?t|nothing|without)\b/i);
 const ANSWER = pattern(/^(?:A|Answer)\s*:\s+(?=\S)/);
+
+/** "oil - the book has 100 ml, nope. I do a tsp", "nooch: 2 tbsp in the sauce, 1 tbsp on top": one food, whatever its marks. */
+const isOneLine = (row: string): boolean => amountNamedFirst(row) !== null || amongPlaces(row) !== row;
 
 type State = 'before' | 'ingredients' | 'method' | 'notes';
 
@@ -183,6 +193,8 @@ class Parser {
           /\b(?:between|among) (?:the |all )?(\d{1,2}|two|three|four|five|six|eight) of us\b/.exec(
             text,
           )?.[1] ??
+          // "Brown rice | 60 g each | 4 people"
+          /\|\s*(?:for )?(\d{1,2}) (?:servings|portions|people|of us)\s*(?:\||$)/.exec(text)?.[1] ??
           // "2 each for 4 people"
           /\beach for (\d{1,2})(?: people| of us)?\b/.exec(text)?.[1];
         if (many) this.takeServings(readServings(`serves ${many}`));
@@ -236,11 +248,17 @@ class Parser {
       if (rest.trim()) this.notes.push({ text: rest.trim(), start: from, end: stretch.end });
       return;
     }
+    if (this.isOfTable(stretch) || this.isPictured(raw, stretch)) return;
     // "A: tinned tomatoes, always."
     const answer = ANSWER.exec(stretch.text)?.[0].length ?? 0;
     if (answer > 0) {
       this.title ??= '';
       this.steps.push({ ...stretch, text: stretch.text.slice(answer), start: stretch.start + answer });
+      return;
+    }
+    // "oil? no. Well, a teaspoon."
+    if (this.state === 'ingredients' && isOneLine(stretch.text)) {
+      this.list(stretch, true);
       return;
     }
     // "salt: 1 tsp. sugar: 1 tbsp" is a list wherever it stands
@@ -261,11 +279,6 @@ class Parser {
     // "peanuts to scatter: 60 g" below the method
     if (this.state === 'method' && isFoodLabelled(stretch.text)) {
       this.list(stretch, false);
-      return;
-    }
-    // "oil? no. Well, a teaspoon."
-    if (this.state === 'ingredients' && amountAfterNo(stretch.text) !== null) {
-      this.list(stretch, true);
       return;
     }
     if (this.isTheirs(stretch, index)) return;
@@ -289,6 +302,13 @@ class Parser {
     if (this.title !== null && this.lines.length > 0 && HEAT_THEN_TIME.test(stretch.text)) {
       this.steps.push(stretch);
       return;
+    }
+    // "Week 3 rota - Thurs (Tamsin)" above the name
+    if (this.title === null && this.state === 'before' && WHEN.test(stretch.text)) {
+      if (!startsWithAmount(nextFilled(this.raws, index)?.text.trim() ?? '1')) {
+        this.notes.push(stretch);
+        return;
+      }
     }
     const heading = headingOf(raw.text);
     if (this.title === null && this.state === 'before') {
@@ -325,6 +345,36 @@ class Parser {
       this.takeServings(this.servingsOf(stretch.text));
       this.notes.push(stretch);
     } else this.plainRow(stretch, index);
+  }
+
+  /** "Red onion | 2 | chopped": a row of a table is a line as it stands, and its head names the columns. */
+  private isOfTable(stretch: MarkedStretch): boolean {
+    const head = isTableHead(stretch.text);
+    if (!head && (this.state === 'method' || tableRow(stretch.text) === null)) return false;
+    if (this.title === null && !head && this.lines.length === 0) this.title = '';
+    if (head) this.notes.push(stretch);
+    else this.lines.push({ ...stretch, section: this.section });
+    if (this.state === 'before') this.state = 'ingredients';
+    return true;
+  }
+
+  /** "👥 4", "⏱ 35m", "👉 simmer": what the picture before a row says that it is. */
+  private isPictured(raw: Raw, stretch: MarkedStretch): boolean {
+    const eaters = eatersInPictures(raw.text);
+    if (eaters) this.takeServings(readServings(`serves ${eaters}`));
+    const picture = pictureOf(raw.text);
+    const bare =
+      /^[\d\s.:–-]+(?:m|mins?|minutes|h|hrs?|hours?|people|ppl|servings|portions|°?\s?[CF])?\b/i.test(
+        stretch.text,
+      );
+    if (bare && (picture === 'time' || (picture === 'eaters' && eaters))) {
+      this.notes.push(stretch);
+      return true;
+    }
+    if (picture !== 'step' || this.title === null || this.lines.length === 0) return false;
+    this.state = 'method';
+    this.section = null;
+    return false;
   }
 
   /** A list ends at a row, and a method begins. */
@@ -742,8 +792,7 @@ class Parser {
       this.notes.push(stretch);
       return;
     }
-    // "oil - the book has 100 ml, nope. I do a tsp" is one line
-    if (amountAfterNo(stretch.text) !== null) {
+    if (isOneLine(stretch.text)) {
       this.lines.push({ ...stretch, section: this.section });
       return;
     }
@@ -780,7 +829,8 @@ class Parser {
   private isTitle(stretch: MarkedStretch, heading: Heading | null, index: number): boolean {
     if (heading) return heading.kind === 'section' && !heading.rest;
     const { text } = stretch;
-    if (stretch.marked || text.length >= 120 || META.test(text)) return false;
+    if ((stretch.marked && !this.isPicturedName(stretch, index)) || text.length >= 120 || META.test(text))
+      return false;
     if (isCompoundName(text)) return true;
     if (startsWithMeasure(text)) return false;
     // "2 onions" above "3 carrots" opens a list; "2-bean stew" above a blank row is a name
@@ -796,8 +846,15 @@ class Parser {
     return !(readServings(text) && SAYS_SERVINGS.test(text));
   }
 
+  /** "🍅 Tomato pasta 🍝" above a list of other marks. */
+  private isPicturedName({ text }: MarkedStretch, index: number): boolean {
+    const own = this.raws[index]?.text ?? '';
+    const next = nextFilled(this.raws, index)?.text ?? '';
+    return pictureOf(own) === 'plain' && headOf(own) !== headOf(next) && !startsWithAmount(text);
+  }
+
   private takeTitle(written: string): void {
-    const { title, servings } = readTitle(written);
+    const { title, servings } = readTitle(withoutPictures(written));
     this.title = title;
     for (const reading of servings) this.takeServings(reading);
   }

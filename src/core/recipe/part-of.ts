@@ -1,5 +1,4 @@
-import { foodOfName } from '@/core/food/find';
-import { tokens } from '@/core/food/tokens';
+import { namesFood } from '@/core/food/find';
 
 /** What a plant or a loaf comes apart into and is counted by. */
 const PART = 'leaf|leaves|florets?|stalks?|ribs?|wedges?|slices?|sprigs?|stems?|strips?|rounds?|spears?';
@@ -24,7 +23,7 @@ const WHOLE = /(?:'s)? (?:plant|bush|tree|loaf|head|bulb|bunch|round)$/i;
 function named(words: string): string | null {
   const bare = words.replace(WHOLE, '');
   const loaf = /\bloaf$/i.test(words) ? [`${bare} bread`] : [];
-  return [words, ...loaf, bare].find((name) => foodOfName(tokens(name.toLowerCase())) !== undefined) ?? null;
+  return [words, ...loaf, bare].find((name) => namesFood(name)) ?? null;
 }
 
 /** "8 outer leaves of a savoy", "2 slices off a rye loaf": so many parts of it, and never as many of the whole. */

@@ -1,5 +1,4 @@
-import { foodOfName } from '@/core/food/find';
-import { tokens } from '@/core/food/tokens';
+import { namesFood } from '@/core/food/find';
 import { numberOf, readQuantity } from '@/core/measure/quantity';
 
 /**
@@ -18,7 +17,7 @@ export const styled = (text: string, keep = false): string =>
   /style|type|like|esque|alt|sub/i.test(text)
     ? text.replace(STYLE, (all: string, name: string) => {
         const put = `vegan ${name.toLowerCase()}`;
-        if (foodOfName(tokens(put)) === undefined || (keep && put.length > all.length)) return all;
+        if (!namesFood(put) || (keep && put.length > all.length)) return all;
         return keep ? put.padEnd(all.length) : put;
       })
     : text;
@@ -60,7 +59,7 @@ export const standsInFor = (text: string): string =>
         const said = words.split(' ');
         for (let n = 0; n < said.length; n += 1) {
           const name = said.slice(n).join(' ');
-          if (foodOfName(tokens(name.toLowerCase())) === undefined) continue;
+          if (!namesFood(name)) continue;
           const before = `${article ?? ''}${said
             .slice(0, n)
             .map((w) => `${w} `)

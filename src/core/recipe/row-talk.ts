@@ -1,5 +1,4 @@
-import { findFood, foodOfName, SURE } from '@/core/food/find';
-import { tokens } from '@/core/food/tokens';
+import { findFood, namesFood, SURE } from '@/core/food/find';
 import { readQuantity } from '@/core/measure/quantity';
 import { readUnit } from '@/core/measure/units';
 import { clean } from './clean';
@@ -41,7 +40,7 @@ export function withWhatIsThere(piece: Stretch): Stretch[] {
   const [, said = '', name = ''] = m ?? [];
   if (!m || /\b(?:ones?|kind|sort|type|stuff|rest|better|best|more|less|juice|zest|same)\b/i.test(said))
     return [piece];
-  if (foodOfName(tokens(name)) === undefined) return [piece];
+  if (!namesFood(name)) return [piece];
   const start = piece.start + piece.text.length - said.length;
   return [
     { text: piece.text.slice(0, m.index), start: piece.start, end: piece.start + m.index },
@@ -77,9 +76,7 @@ export function isAside(row: string): boolean {
     return true;
   if (!said || /^(?:for|the|to)\b|\boptional\b|\bhalf\b/.test(said)) return false;
   const words = said.split(/[^a-zà-ÿ'’-]+/).filter(Boolean);
-  return !words.some((_, i) =>
-    [1, 2].some((n) => foodOfName(tokens(words.slice(i, i + n).join(' '))) !== undefined),
-  );
+  return !words.some((_, i) => [1, 2].some((n) => namesFood(words.slice(i, i + n).join(' '))));
 }
 
 /** What is made of other foods by its name. */
@@ -138,7 +135,7 @@ const isLine = (sentence: string): boolean => {
   return (
     startsWithAmount(words) ||
     startsWithMeasure(words) ||
-    foodOfName(tokens(words.toLowerCase())) !== undefined ||
+    namesFood(words) ||
     ingredientScore(words, false) >= LINE_SCORE
   );
 };
@@ -176,7 +173,7 @@ export function isFoodLabelled(row: string): boolean {
     /[.!;]\s+\S|\b(?:min|mins|minutes|hours?|is|are|was|has|or)\b|°/i.test(much)
   )
     return false;
-  if (foodOfName(tokens(name.toLowerCase())) === undefined) return false;
+  if (!namesFood(name)) return false;
   // "Salsa on top: 1 cup tomato, lime": what it is made of
   const [of = ''] = much.replace(/^[^a-z]*(?:[a-z]+\s+)?(?:of )?/i, '').split(/[,(]/);
   if (of.trim() && (findFood(of.trim().toLowerCase(), '', 1)[0]?.confidence ?? 0) >= SURE) return false;
@@ -194,7 +191,7 @@ const isCountedBehind = (part: string): boolean => {
   const bare = part.replace(AMOUNT_IN_BRACKET, '');
   const name =
     bare === part ? COUNTED_BEHIND.exec(clean(part).toLowerCase())?.[1] : clean(bare).toLowerCase();
-  return name !== undefined && foodOfName(tokens(name)) !== undefined;
+  return name !== undefined && namesFood(name);
 };
 
 /** A row's lists apart, each with its place; the row alone where it is one. */

@@ -1,8 +1,10 @@
-import { foodOfName } from '@/core/food/find';
+import { foodOfName, namesFood } from '@/core/food/find';
 import { numberOf } from '@/core/measure/quantity';
 import { tokens } from '@/core/food/tokens';
 import { PREPARATION } from './alternatives';
-import { amountAfterNo } from './after-no';
+import { amountNamedFirst } from './named-first';
+import { amongPlaces } from './among-places';
+import { tableRow } from './table';
 import { partsOf } from './part-of';
 import { standsInFor, styled } from './put-otherwise';
 import { ofSeveral } from './of-several';
@@ -186,8 +188,8 @@ const AGAIN_INSIDE =
 /** "tomato cucumber": names side by side, where they are no food together. */
 function namesAlone(said: string): string {
   const words = said.toLowerCase().split(' ');
-  const each = words.every((w) => foodOfName(tokens(w)) !== undefined && !PREPARATION.has(w));
-  return each && foodOfName(tokens(said.toLowerCase())) === undefined ? words.join(' and ') : said;
+  const each = words.every((w) => namesFood(w) && !PREPARATION.has(w));
+  return each && !namesFood(said) ? words.join(' and ') : said;
 }
 
 /** "mustard, 2 tsp wholegrain" turned round; another food behind the amount is left where it stands. */
@@ -199,7 +201,7 @@ function kindBefore(all: string, name: string, amount: string, kind: string, eac
     return `${amount} ${which} ${name}, ${state}${each}`;
   if (lower.split(' ').some((w) => PREPARATION.has(w))) return `${amount} ${name}, ${kind}${each}`;
   const named = foodOfName(tokens(`${lower} ${name.toLowerCase()}`)) ?? foodOfName(tokens(lower));
-  return named === undefined || foodOfName(tokens(lower)) === undefined || named !== foodOfName(tokens(lower))
+  return named === undefined || !namesFood(lower) || named !== foodOfName(tokens(lower))
     ? `${amount} ${kind} ${name}${each}`
     : all;
 }
@@ -344,7 +346,7 @@ const TALK = ladder([
   rewrite(
     /^([a-z][a-z' -]{2,24}?) (tbsp|tsp|tin|can|jar|cup|mug|bunch|handful|pinch)(?=\s*(?:$|[,(])|\s+(?:rinsed|drained|chopped|grated|sliced|ground|minced|crushed|dried|fresh)\b)(.*)$/i,
     (all: string, name: string, unit: string, rest: string) =>
-      foodOfName(tokens(name.toLowerCase())) === undefined
+      !namesFood(name)
         ? all
         : `1 ${unit} ${name}${/^\s*[,(]/.test(rest) || !rest ? rest : `, ${rest.trim()}`}`,
   ),
@@ -459,7 +461,7 @@ const TALK = ladder([
   rewrite(NAME_GRAMS, (all: string, name: string, sign: string, n: string, rest?: string, told?: string) =>
     Number(n) >= FEWEST_GRAMS &&
     // "Day: 400 wholemeal" has a label
-    (!sign.trim() || foodOfName(tokens(name.toLowerCase())) !== undefined)
+    (!sign.trim() || namesFood(name))
       ? `${n} g ${rest ? `${rest} ` : ''}${name}${told ?? ''}`
       : all,
   ),
@@ -501,5 +503,7 @@ const TALK = ladder([
  * A line of ingredients as cooks say it, put into the words that lines are written in: hedges become "about", "a
  * tablespoon and a half" one amount; what a food stands in for is dropped. Names of foods stay as they are.
  */
+const told = (line: string): string => amongPlaces(amountNamedFirst(line) ?? line);
+
 export const plainTalk = (line: string): string =>
-  TALK(ownWay(ofSeveral(partsOf(standsInFor(styled(amountAfterNo(line) ?? line))))));
+  TALK(ownWay(ofSeveral(partsOf(standsInFor(styled(told(tableRow(line) ?? line)))))));

@@ -1,6 +1,5 @@
-import { foodOfName } from '@/core/food/find';
+import { namesFood } from '@/core/food/find';
 import { numberOf } from '@/core/measure/quantity';
-import { tokens } from '@/core/food/tokens';
 import { PREPARATION } from './alternatives';
 import { ladder } from '@/core/pattern/ladder';
 import { rung, type Rung } from './rung';
@@ -190,10 +189,7 @@ export const TOLD_AGAIN: readonly Rung[] = [
       String.raw`^\s*(?:${SOME} (?:of )?)?(?!no )${NAME}(?:\s*\([^()\d]*\))?\s*[-–—,;(]+\s*(?:but )?(?:i|we)(?: now| always| usually)? (?:use|have|do|take|buy|get|put in) (${SOME} (?:of )?${NAME}) instead\)?[.!]*\s*$`,
       'i',
     ),
-    (all, ours = '') =>
-      foodOfName(tokens(ours.replace(new RegExp(`^${SOME} (?:of )?`, 'i'), '').toLowerCase())) === undefined
-        ? all
-        : ours,
+    (all, ours = '') => (!namesFood(ours.replace(new RegExp(`^${SOME} (?:of )?`, 'i'), '')) ? all : ours),
   ),
   rung(
     '2 tbsp tahini, really',
@@ -284,9 +280,7 @@ export const TOLD_AGAIN: readonly Rung[] = [
     (all, amount = '', name = '', said = '') => {
       // "seeded wholemeal": what its last words alone tell
       const words = said.split(' ');
-      const kind = words
-        .map((_, i) => words.slice(i).join(' '))
-        .find((k) => foodOfName(tokens(`${k} ${name}`.toLowerCase())) !== undefined);
+      const kind = words.map((_, i) => words.slice(i).join(' ')).find((k) => namesFood(`${k} ${name}`));
       return kind === undefined ? all : `${amount}${kind} ${name}`;
     },
   ),
@@ -296,6 +290,16 @@ export const TOLD_AGAIN: readonly Rung[] = [
     /^([^→>]*[a-z)])\s*(?:→|-+>|>>)\s*([a-z]+)(?=\s*(?:$|[,(]|(?:and|&|then|in|thin|thinly|until|till|with|for|very|well|up)\b))/i,
     (all, food = '', done = '') =>
       PREPARATION.has(done.toLowerCase()) || COOKED.test(done) ? `${food}, ${done}` : all,
+  ),
+  rung(
+    'SALT: 1 tsp goes in at end',
+    '1 tsp SALT, goes in at end',
+    new RegExp(
+      String.raw`^\s*(${NAME})\s*[:–—-]\s*(${SOME})\s+((?:goes|going|is added|gets added|in|at|near|just before|right at|towards)\b(?! (?:hers|mine|theirs|ours|the book|the original)\b).*)$`,
+      'i',
+    ),
+    (all, name = '', amount = '', rest = '') =>
+      /\d|[a-z]{3}/i.test(unitOf(amount)) || unitOf(amount) ? `${amount} ${name}, ${rest}` : all,
   ),
   rung(
     'a glass of red, whatever is open',
@@ -312,7 +316,7 @@ export const TOLD_AGAIN: readonly Rung[] = [
       'i',
     ),
     (all, name = '', amount = '', kind = '') =>
-      foodOfName(tokens(`${kind} ${name}`.toLowerCase())) === undefined ? all : `${amount} ${kind} ${name}`,
+      !namesFood(`${kind} ${name}`) ? all : `${amount} ${kind} ${name}`,
   ),
   rung(
     '150 g starter',

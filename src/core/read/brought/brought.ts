@@ -1,5 +1,6 @@
 import { SURE } from '@/core/food/find';
-import { amountsAfterNo } from '@/core/recipe/after-no';
+import { amongPlaces } from '@/core/recipe/among-places';
+import { amountsNamedFirst } from '@/core/recipe/named-first';
 import { amountBehind } from '@/core/recipe/behind';
 import { ofAllBatches, onEachDay, standsInFor, styled } from '@/core/recipe/put-otherwise';
 import { otherwiseIn, oursIn } from '@/core/recipe/told-again';
@@ -64,7 +65,9 @@ const FOOD_LABEL = /(?<=^|[.!?;]\s+)([A-Z][a-z' -]{2,24}):(?=\s+([^,.;!?()]{1,24
 const ASKED_HOW_MUCH =
   /(?<=^|[.!?;]\s+)((?!(?:what|how|why|who|whom|when|where|which|can|could|do|does|did|is|are|was|should|would|will|shall|have|has)\b)[a-z][^.?!;:]{2,40})\?(?=\s+(?:about |around |just |only |say |maybe )?(?:\d|half\b|an? (?!no\b)|one\b|two\b|three\b|optional\b|if you\b))/gi;
 const withAmounts = (text: string): string =>
-  otherwiseIn(ofAllBatches(onEachDay(standsInFor(styled(oursIn(amountsAfterNo(text)), true)))))
+  otherwiseIn(
+    ofAllBatches(onEachDay(standsInFor(styled(oursIn(amongPlaces(amountsNamedFirst(text), true)), true)))),
+  )
     .replace(ASKED_HOW_MUCH, '$1,')
     .replace(FOOD_LABEL, (all: string, name: string, told: string) => {
       const said = told

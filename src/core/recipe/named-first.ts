@@ -1,12 +1,11 @@
-import { foodOfName } from '@/core/food/find';
-import { tokens } from '@/core/food/tokens';
+import { namesFood } from '@/core/food/find';
 
 /**
- * A food that is named and refused, and so much of it after all: "olive oil - the book has 100 ml, nope. I do a tsp per
- * bowl".
+ * A food that is named first, and how much of it in a sentence of its own: "Coconut milk. Half a tin."; refused between or
+ * not: "olive oil - the book has 100 ml, nope. I do a tsp per bowl".
  */
 
-const NAME = /\s*((?:[a-zà-ÿ'-]+ ){0,3}?[a-zà-ÿ'-]+)\s*(?=[?:,;(–—-]|\.{2,}|…)/iy;
+const NAME = /\s*((?:[a-zà-ÿ'-]+ ){0,3}?[a-zà-ÿ'-]+)\s*(?=[?:,;(–—.-]|…)/iy;
 /** A piece that refuses what stands before it. */
 const NO =
   /[.,;:!?)(–—…-]\s*(?:(?:well|oh|er|erm|um|but|and|so)[, ]+)?(?:no+|nope|nah+|never|none|no (?:way|chance|thanks|thank you|fear)|not (?:for (?:me|us)|here|any ?more|now|that much|a chance|likely|happening)|(?:way|far|much) too much|too much|as if)\s*[.,;:!)–—-]+\s*/giy;
@@ -22,6 +21,13 @@ const AMOUNT = new RegExp(
   String.raw`${LEAD}(${NUMBER} ?(?:heaped |level |good |small |scant |rounded )?${UNIT})${SAID_OF_IT}( ${EACH})?${SAID_OF_IT}( (?:to serve|at the table|on top|at the end))?${SAID_OF_IT}(?=\s*(?:[.!;]|$))`,
   'iy',
 );
+const PACK =
+  '(?:packs?|packets?|jars?|blocks?|bags?|cartons?|tubs?|pots?|bottles?|bunch(?:es)?|heads?|bulbs?|sticks?|punnets?|cans?)';
+/** "Black beans. 2 tins, rinsed": a sentence that is an amount, and what is said of it. */
+const OF_IT = new RegExp(
+  String.raw`\.\s+((?:${NUMBER}|\d{1,2} ?x ?\d{2,4} ?g) ?(?:(?:heaped|level|good|small|scant|rounded|big|large|whole|\d{2,4} ?g) )?(?:${UNIT}|${PACK}))(?=\s*(?:[,.;!(]|$)|\s(?:in|into|on|with|w\/|for)\s)`,
+  'iy',
+);
 /** Characters between a name and its refusal. */
 const FARTHEST = 90;
 
@@ -31,6 +37,9 @@ function toldAt(text: string, from: number): { end: number; put: string } | null
   const name = NAME.exec(text);
   if (!name?.[1]) return null;
   const start = from + name[0].length;
+  OF_IT.lastIndex = start;
+  const alone = OF_IT.exec(text);
+  if (alone) return !namesFood(name[1]) ? null : { end: OF_IT.lastIndex, put: `${alone[1]} ${name[1]}` };
   for (let at = start; at < Math.min(text.length, start + FARTHEST); at += 1) {
     NO.lastIndex = at;
     const no = NO.exec(text);
@@ -39,22 +48,24 @@ function toldAt(text: string, from: number): { end: number; put: string } | null
     const told = AMOUNT.exec(text);
     if (!told) continue;
     // the words of a name are looked up last
-    if (foodOfName(tokens(name[1].toLowerCase())) === undefined) return null;
+    if (!namesFood(name[1])) return null;
     return { end: AMOUNT.lastIndex, put: `${told[1]} ${name[1]}${told[2] ?? ''}${told[3] ?? ''}` };
   }
   return null;
 }
 
-/** A row that is one such thing, put as an amount of its food. */
-export function amountAfterNo(row: string): string | null {
+/** A row that is one such thing, put as an amount of its food and what is said of it. */
+export function amountNamedFirst(row: string): string | null {
   const told = toldAt(row, 0);
-  return told && /^[.!;\s]*$/.test(row.slice(told.end)) ? told.put : null;
+  const rest = told ? row.slice(told.end) : '';
+  return told && !/[.!;]\s+\S/.test(rest) ? `${told.put}${rest.replace(/[.!;\s]*$/, '')}` : null;
 }
 
 const OPENS = /(?:^|[.!?;]\s+)(?=[a-zà-ÿ])/gi;
-const REFUSES = /\b(?:no+|nope|nah+|never|none|not|too much|as if)\b/i;
+const REFUSES =
+  /\b(?:no+|nope|nah+|never|none|not|too much|as if)\b|[a-z]\.\s+(?:\d|[½¼¾⅓⅔]|an?\b|half\b|one\b|two\b|three\b)/i;
 /** The same in the sentences of a text; as long as it was, so that places stay. */
-export function amountsAfterNo(text: string): string {
+export function amountsNamedFirst(text: string): string {
   if (!REFUSES.test(text)) return text;
   let out = '';
   let from = 0;

@@ -1,6 +1,6 @@
 import { foodById } from '@/core/food/table';
 import { highOf, isOpen, soupWith } from '@/core/read/told-soup';
-import { amountAfterNo, amountsAfterNo } from './after-no';
+import { amountNamedFirst, amountsNamedFirst } from './named-first';
 
 const FOODS = [
   ['olive oil', 'olive-oil'],
@@ -54,8 +54,8 @@ test.each([
   ['salt - not for me. Half a tsp for the rest', 'Half a tsp salt'],
   ['sugar - hers has a cup. No. I put in 2 tbsp each.', '2 tbsp sugar each'],
 ])('%s', (row, put) => {
-  expect(amountAfterNo(row)).toBe(put);
-  expect(amountsAfterNo(row)).toHaveLength(row.length);
+  expect(amountNamedFirst(row)).toBe(put);
+  expect(amountsNamedFirst(row)).toHaveLength(row.length);
 });
 
 test.each([
@@ -65,4 +65,4 @@ test.each([
   'stock - no salt, 500 ml',
   'never mind, no. 2 tbsp.',
   'no oil, 2 tbsp tahini',
-])('"%s" is something else', (row) => expect(amountAfterNo(row)).toBeNull());
+])('"%s" is something else', (row) => expect(amountNamedFirst(row)).toBeNull());
