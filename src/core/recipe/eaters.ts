@@ -28,6 +28,8 @@ const EATERS = ladder([
   rewrite(/(?<=\d)(?: ?(portions|servings|people|bowls|plates|of us))?[- ]?ish\b/g, (_, unit?: string) =>
     unit ? ` ${unit}` : '',
   ),
+  // "for the two of you"
+  rewrite(/(?<=\b(?:two|three|four|five|six|seven|eight|\d) )of you\b/g, 'of us'),
   // "makes 2 big portions or 3 modest", "4 hungry / 6 normal ones"
   rewrite(
     new RegExp(

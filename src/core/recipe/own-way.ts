@@ -286,7 +286,7 @@ export const RUNGS: readonly Rung[] = [
   rung(
     '2 tbsp oil, none for me',
     '2 tbsp oil, optional',
-    /\s*[-–—:,(]+\s*(?:but )?none (?:for me|(?:in|on) mine|(?:in|on|for) my (?:own|plate|bowl|half|share))\)?[.!]*\s*$/i,
+    /\s*[-–—:,(]+\s*(?:but )?none (?:for (?!(?:us|everyone|everybody|anyone|all|this|now|today)\b)(?:the |my |our )?[a-z]+(?: (?:and|or|&) (?:the )?[a-z]+)?|(?:in|on) mine|(?:in|on|for) my (?:own|plate|bowl|half|share))\)?[.!]*\s*$/i,
     ', optional',
   ),
   rung('1 tbsp oil - I do it in water', 'no 1 tbsp oil', DONE_DRY, (all, line = '') =>

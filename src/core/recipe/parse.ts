@@ -131,7 +131,7 @@ const GREETING = pattern(
 );
 /** What a row had at first, before what it has now. */
 const NOW_IS = pattern(
-  /^[^.;]*\b(?:the first times?|at first|originally|in the beginning|before|once|used to be)\b[^.;]{0,24}[.;,]\s+(?:now|these days|nowadays)[,:]?\s+(?:it'?s |it is |i use |we use |i do |just )?(?=(?:about )?(?:\d|[½¼¾⅓⅔]|an? |half ))/i,
+  /^[^.;]*\b(?:the first times?|at first|originally|in the beginning|before|once|used to (?:be|do|use|have|make|put(?: in)?|take))\b[^.;]{0,48}[.;,]\s+(?:but )?(?:(?:now|these days|nowadays)[,:]?\s+(?:it'?s |it is |(?:i|we) (?:use|do|put in|take|have) |just )?|what (?:i|we) (?:do|use|put in|have|take) (?:now|instead|these days) is |(?:i|we) (?:now|instead) (?:use|do|put in|take|have) )(?=(?:about )?(?:\d|[½¼¾⅓⅔]|an? |half ))/i,
 );
 /** "no oil in the dough", "dont fry them": what is not done. */
 const REFUSES = pattern(/^(?:no|not|never|do not|don['’]?t|nothing|without)\b/i);

@@ -7,7 +7,7 @@ import { placed, type Stretch } from './source';
 
 /** "tarka: none.": what is not made. */
 export const NONE_OF_IT =
-  /^[a-z][a-z -]{2,24}\s*[:–—-]\s*(?:none|nothing|nil|zero|nada|zilch|0(?![.,/\d])|no thanks|not here|skipped)\b(?: (?:at all|here|for us|today))?[.!;]*/i;
+  /^[a-z][a-z -]{2,24}\s*[:–—-]\s*(?:none|nothing|nil|zero|nada|nowt|zilch|0(?![.,/\d])|no thanks|not here|skipped)\b(?! for (?!(?:us|everyone|everybody|anyone|all|this|now|today)\b))(?: (?:at all|here|for us|today))?[.!;]*/i;
 /** What goes in of it after all: an amount, and no food. */
 export const AN_EXCEPTION =
   /^[^\d½¼¾⅓⅔]{0,30}\b(?:till|until|then|at first|to start|before)\b[^.]*?\d|^[^\d½¼¾⅓⅔]{0,40}?\b(?:(?:about )?(?:\d[\d./]*|[½¼¾⅓⅔]|an?|half an?|one|two)\s*(?:heaped |level |good |small |little |tiny )?(?:tsps?|tbsps?|teaspoons?|tablespoons?|pinch|drop|dash|splash|spoon|spoonful|spray|wipe))\b(?! of\b)/i;

@@ -232,7 +232,7 @@ export function servingsInTitle(title: string): ServingsWords | null {
       : null;
   if (each && 'range' in each) return each;
   // "Cookies 18": so many of what it is called
-  const counted = /[a-z]{3}s(?: \([^)]*\))?\s(\d{1,2})$/.exec(text)?.[1];
+  const counted = /(?<!\b(?:make|serve|feed|doe))(?<=[a-z]{3})s(?: \([^)]*\))?\s(\d{1,2})$/.exec(text)?.[1];
   if (counted && Number(counted) > 3)
     return said(Number(counted), Number(counted), `makes ${counted} pieces`);
   if (ALONE.test(text)) return said(1, 1, ALONE.exec(text)?.[0] ?? text);

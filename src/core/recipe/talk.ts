@@ -86,6 +86,10 @@ const WHICH_INSIDE =
   /^(.*?\b)(rice|basmati|pasta|spaghetti|noodles|couscous|bread|toast|rolls?|wraps?|tortillas?|pittas?|pitas?|flour)\b([^()]*)\((?:[a-z ]+, )?(brown|wholemeal|wholewheat|wholegrain)(?:, [a-z ]+)?\)/i;
 const WHICH_ONE =
   /^((?:rice|basmati|pasta|spaghetti|noodles|couscous|bread|toast|rolls?|wraps?|flour|tortillas?|pittas?|pitas?|bulgur)\b.*?),\s*(brown|white|wholemeal|wholewheat|wholegrain)\s*$/i;
+/** "bread 4 slices, the seeded wholemeal one", "rolls, the brown ones": the kind before the name. */
+const THE_ONE =
+  /^([a-z][a-z' -]{2,24}?(?:\s*[-–—:,]?\s*(?:\d[\d./]*|[½¼¾]|an?|half an?|one|two|three|four) ?[a-z]*)?)\s*[-–—,(]+\s*(?:i (?:use|get|buy) )?the ([a-z-]+(?: [a-z-]+)?) (?:ones?|kind|sort|type|stuff|version)\)?(\s*(?:[,(].*)?)$/i;
+const OWN_AMOUNT = /\s*[-–—:,]?\s*(?:\d[\d./]*|[½¼¾]|\b(?:an?|half an?|one|two|three|four)\b) ?[a-z]*$/i;
 /** "chopped as small as you can be bothered": how fine, and no can. */
 const AS_FINE_AS =
   /(?<=[a-z])\s+as (?:finely|thinly|small|fine|thin|tiny|evenly|chunky|rough(?:ly)?|coarse(?:ly)?) as (?:possible|you|it|they|i|we|your)\b(?:(?: (?:can|will|could|like|dare|please|go|goes|get|gets|be|it|them))+(?: bothered)?)?/gi;
@@ -259,6 +263,9 @@ const TALK = ladder([
   // "2 tbsp stock instead"
   rewrite(/[\s,(]+instead(?: of (?:it|that|them))?\)?\s*[.!]*$/i, ''),
   rewrite(/(?<=[a-z]{4})[.!]+\s*$/, ''),
+  // "mayo OR hummus", "capers 1 t rinsed"
+  rewrite(/ OR (?=[a-z\d])/g, ' or '),
+  rewrite(/(?<=[a-z] (?:about )?[\d½¼¾][\d./]*) ?t\.?(?= [a-z]|\s*(?:$|[,;(]))/g, ' tsp'),
   // "250 g oats, so 50 each": what that comes to
   rewrite(COMES_TO_EACH, '$1'),
   // "carrots | grated": a table's stroke
@@ -478,6 +485,10 @@ const TALK = ladder([
   rewrite(
     /\b(each|apiece|pp|a head|per (?:person|head))\s*,\s*((?:raw|dry|dried|cooked|uncooked)(?: weight)?)\s*$/i,
     '$2 $1',
+  ),
+  // "bread 4 slices, the seeded wholemeal one": which one
+  rewrite(THE_ONE, (all: string, food: string, kind: string, rest: string) =>
+    namesFood(`${kind} ${food.replace(OWN_AMOUNT, '').trim()}`) ? `${kind} ${food}${rest}` : all,
   ),
   // "rice - 60 g raw each, brown", "bread, wholemeal": which one
   rewrite(WHICH_ONE, '$2 $1'),

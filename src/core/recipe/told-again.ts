@@ -292,6 +292,17 @@ export const TOLD_AGAIN: readonly Rung[] = [
       PREPARATION.has(done.toLowerCase()) || COOKED.test(done) ? `${food}, ${done}` : all,
   ),
   rung(
+    'mayo 2 tbsp (light) or hummus',
+    '2 tbsp mayo (light) or hummus',
+    new RegExp(
+      String.raw`^\s*(${NAME})\s*[-–—:,]?\s*(${NUMBER} ?${UNIT})((?:\s*\([^()]*\))?,? or (?!(?:so|more|less|to|two|three|a bit|thereabouts|until|as|not|none|leave|skip|just)\b)[a-z][^()\d]*)$`,
+      'i',
+    ),
+    (all, name = '', amount = '', rest = '') =>
+      // "bread 4 slices or so"
+      namesFood(name) ? `${amount} ${name}${rest}` : all,
+  ),
+  rung(
     'SALT: 1 tsp goes in at end',
     '1 tsp SALT, goes in at end',
     new RegExp(

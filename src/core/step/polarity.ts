@@ -108,16 +108,24 @@ const AFTER_NOUN = new Set([
 function isOnOccasion(s: Sentence, c: ClauseSpan, from: number): boolean {
   if (s.clauses.at(-1) !== c) return false;
   const before = s.tokens.slice(c.from, from);
+  if (before.some((t) => t.word === '(')) return false;
   // "if the apple's a sour one a teaspoon of maple each"
-  const counted = before.some((_, i) => isCounted(s, c.from + i));
-  return (
-    ["it's", 'its', 'is', 'are', "there's", "we're", "they're", "i'm"].some((w) =>
-      before.some((t) => t.word === w || /^[a-z]+['’]s$/.test(t.word)),
-    ) &&
-    (counted || before.some((t) => t.kind === 'number')) &&
-    !before.some((t) => t.word === '(')
-  );
+  const counted = before.findLastIndex((_, i) => isCounted(s, c.from + i));
+  const number = before.findIndex((t) => t.kind === 'number');
+  const being = ["it's", 'its', 'is', 'are', "there's", "we're", "they're", "i'm"];
+  if (before.some((t) => being.includes(t.word) || /^[a-z]+['’]s$/.test(t.word)))
+    return counted >= 0 || number >= 0;
+  // "if they stick a tiny wipe of oil", and not "if you add a spoon of oil"
+  const opens = counted >= 0 ? counted : number;
+  const deed = before[opens - 1]?.word ?? '';
+  return opens > 2 && !TAKES.has(deed) && !verbOf(deed)?.verb.brings;
 }
+/** Deeds that an amount behind them is the object of. */
+const TAKES = new Set(
+  'use uses using used have has had having want wants like likes see sees find finds get gets got need needs eat eats taste tastes add adds put puts in with only just even than of for'.split(
+    ' ',
+  ),
+);
 /** Words behind a food by which it is what brings about a wish. */
 const DOES_IT = new Phrases(
   ['does it', 'will do it', 'does the trick', 'will do', 'helps', 'works', 'goes in'].map(
@@ -408,7 +416,7 @@ const ONES = new Set(['one', 'ones', 'kind', 'sort', 'stuff', 'type', 'version']
 const NOT_A = new Set(['a', 'an', 'one', 'any', 'even']);
 const COUNTS = new Set('a an one two three four five six half'.split(' '));
 const SPOONED =
-  /^(?:(?:table|tea)spoon(?:ful)?s?|tbsps?|tsps?|cups?|mugs?|handfuls?|tins?|cans?|cloves?|slices?|jars?|packets?|bunch|sprigs?|g|kg|grams?|ml|l|litres?|oz|lbs?|spoon(?:ful)?s?|blocks?|bags?|tubs?|pots?|dollops?|bottles?|cartons?|pouch(?:es)?|tubes?|bowls?|glass(?:es)?|scoops?|splash|drizzle)$/;
+  /^(?:(?:table|tea)spoon(?:ful)?s?|tbsps?|tsps?|cups?|mugs?|handfuls?|tins?|cans?|cloves?|slices?|jars?|packets?|bunch|sprigs?|g|kg|grams?|ml|l|litres?|oz|lbs?|spoon(?:ful)?s?|blocks?|bags?|tubs?|pots?|dollops?|bottles?|cartons?|pouch(?:es)?|tubes?|bowls?|glass(?:es)?|scoops?|splash|drizzle|pinch(?:es)?|knobs?|drops?|wipes?|sprays?|spritz|squirts?|dabs?|smears?|glugs?|squeeze|sprinkle|dusting|dash|lick|touch)$/;
 const JOINS = new Set(['and', 'plus', '&', '+']);
 /** Whether so much of something is told from a place, behind "and" too: "a tablespoon of", "half an avocado". */
 function isCounted(s: Sentence, begins: number): boolean {
@@ -610,8 +618,34 @@ const isPutAway = ({ tokens, to: end }: Sentence, to: number): boolean => {
     (['at', 'in', 'on'].includes(behind[0] ?? '') && behind.some((w) => w === 'home' || KEPT_IN.has(w)))
   );
 };
+const LEAVES = new Set(['leave', 'skip', 'omit', 'drop', 'ditch', 'avoid']);
+const ALWAYS = new Set(['always', 'just', 'now', 'usually', 'tend', 'to', 'would', "'d"]);
+/** "salt I leave out": told of what stands before it, and of nobody's plate alone. */
+function isLeftByUs({ tokens, to: end }: Sentence, to: number): boolean {
+  if (!['i', 'we'].includes(wordAt(tokens, to))) return false;
+  let k = to + 1;
+  while (k < end && ALWAYS.has(wordAt(tokens, k))) k += 1;
+  if (!LEAVES.has(wordAt(tokens, k))) return false;
+  const out = ['out', 'off'].includes(wordAt(tokens, k + 1)) ? k + 2 : k + 1;
+  if (wordAt(tokens, k) === 'leave' && out === k + 1) return false;
+  return (
+    out >= end ||
+    tokens[out]?.kind === 'mark' ||
+    ['because', 'as', 'since', 'and'].includes(wordAt(tokens, out))
+  );
+}
+const NIL = new Set('none zero nil nada zilch nowt nothing nope never'.split(' '));
 /** "the butter and the sugar are gone": in it no more. */
 function isGone(s: Sentence, to: number): boolean {
+  // "ghee - zero"
+  if (
+    to + 1 < s.to &&
+    s.tokens[to]?.kind === 'mark' &&
+    NIL.has(wordAt(s.tokens, to + 1)) &&
+    (to + 2 >= s.to || ['.', '!', ';', ')'].includes(wordAt(s.tokens, to + 2)))
+  )
+    return true;
+  if (isLeftByUs(s, to)) return true;
   for (let k = to; k < Math.min(s.to - 1, to + 8); k += 1) {
     const w = wordAt(s.tokens, k);
     if (s.tokens[k]?.kind === 'mark' && w !== ',') return false;
@@ -715,7 +749,17 @@ const polarities = new WeakMap<ClauseSpan, Map<number, Polarity>>();
 /** More than a sentence has tokens. */
 const PLACES = 2 ** 20;
 
+const ANYONE = new Set(['anyone', 'anybody', 'whoever', 'those', 'somebody', 'someone']);
+const MAY = new Set(['can', 'may', 'could', 'might']);
+/** "Anyone not counting can have a spoonful of pine nuts": who may have it, and what. */
+function isAllowed({ tokens, from: begins }: Sentence, c: ClauseSpan, from: number): boolean {
+  if (!ANYONE.has(wordAt(tokens, begins))) return false;
+  const may = tokens.slice(begins, from).findLastIndex((t) => MAY.has(t.word));
+  return may > 0 && c.to > from && !tokens.slice(begins + may, from).some((t) => NEGATORS.has(t.word));
+}
+
 function polarityNow(s: Sentence, c: ClauseSpan, from: number, to: number): Polarity {
+  if (isAllowed(s, c, from)) return 'optional';
   if (c.opener === 'if' && hasIt(s, c, from)) return 'optional';
   // "if you want it richer a spoon of coconut milk does it": what is wished for may be done
   if (c.opener === 'if' && (DOES_IT.has(s.tokens, to, c.to) >= 0 || isOnOccasion(s, c, from)))

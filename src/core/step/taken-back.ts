@@ -82,11 +82,18 @@ const saysWithout = (s: Sentence): boolean =>
   s.named.every((n) => n?.kind !== 'food' || WITHOUT.has(n.id));
 const HERE = new Set('here today now us me for any more anymore again in this one ours mine'.split(' '));
 
+const OF_ALL = new Set(
+  'us everyone everybody anyone anybody all it this that now today once ever'.split(' '),
+);
+
 /** "Salt the water? We don't.": a sentence that answers no. */
 export function answersNo(s: Sentence): boolean {
   const words = s.tokens.slice(s.from, s.to).filter((t) => t.kind === 'word');
   const [first, second] = words.map((t) => t.word);
   if (first === undefined || words.length > 9) return false;
+  // "Salt: none for Bea": the others have theirs
+  const who = words.findIndex((t) => t.word === 'for');
+  if (first === 'none' && who === 1 && !OF_ALL.has(words[2]?.word ?? '')) return false;
   // "not more", "no less"
   if (['more', 'less', 'fewer', 'too'].includes(second ?? '')) return false;
   // "Cream? We have 2 tbsp soya yoghurt."

@@ -7,9 +7,16 @@ export const isSaidByEye = remember((word: string): boolean => {
   return found?.unit.kind === 'vague' && found.end === word.length;
 });
 
+/** A word of what is weighed or poured: "dessertspoon", "dl", "gms". */
+const isOfScale = remember((word: string): boolean => {
+  const found = word.length > 1 ? readUnit(word, word, 0) : null;
+  return (found?.unit.kind === 'volume' || found?.unit.kind === 'mass') && found.end === word.length;
+});
+
 export const isMeasure = (word: string) =>
   isSaidByEye(word) ||
-  /^(?:tbsps?|tsps?|tablespoons?|teaspoons?|t|cups?|mugs?|ml|l|litres?|liters?|g|kg|oz|lbs?|pounds?|ounces?|grams?|kilos?|pints?|fistfuls?|scoops?|blobs?|lumps?|bulbs?|wedges?|scrapings?|twists?|ladles?|ladlefuls?|glassfuls?|scatterings?|dustings?|cans?|tins?|jars?|packets?|packs?|bags?|blocks?|cloves?|slices?|sprigs?|bunch(?:es)?|sticks?|cubes?|sachets?|cartons?|heads?|heels?|doorsteps?|hunks?|wodges?|thumbs?|heaped|heaping|level|small|large|medium|big)$/.test(
+  isOfScale(word) ||
+  /^(?:tbsps?|tsps?|tablespoons?|teaspoons?|t|cups?|mugs?|ml|l|litres?|liters?|g|kg|oz|lbs?|pounds?|ounces?|grams?|kilos?|pints?|fistfuls?|scoops?|blobs?|lumps?|bulbs?|wedges?|scrapings?|twists?|ladles?|ladlefuls?|glassfuls?|scatterings?|dustings?|cans?|tins?|jars?|packets?|packs?|bags?|blocks?|cloves?|slices?|sprigs?|bunch(?:es)?|sticks?|cubes?|sachets?|pouch(?:es)?|punnets?|bottles?|rashers?|cartons?|heads?|heels?|doorsteps?|hunks?|wodges?|thumbs?|heaped|heaping|level|small|large|medium|big)$/.test(
     word,
   );
 

@@ -1,0 +1,99 @@
+import { highOf, isOpen, soupWith } from './told-soup';
+
+const CONDITIONS = [
+  'If they stick',
+  'If it tastes flat',
+  "If it's too dry",
+  'If the pan is dry',
+  'If it sticks',
+  'If you need it',
+  'If the apples are sour',
+  'If it looks dull to you',
+];
+const AMOUNTS = [
+  ['a teaspoon of oil', 'vegetable-oil', '1 tsp oil'],
+  ['a tiny wipe of oil', 'vegetable-oil', '1 drop oil'],
+  ['1 tbsp tahini', 'tahini', '1 tbsp tahini'],
+  ['a pinch of salt', 'salt', '1 pinch of salt'],
+  ['2 tbsp of maple syrup', 'maple-syrup', '2 tbsp maple syrup'],
+] as const;
+test.each(CONDITIONS)('"%s", without a comma, brings what is then added, perhaps', (condition) => {
+  const wrong = AMOUNTS.flatMap(([amount, id, plain]) => {
+    const said = `${condition} ${amount}.`;
+    const dish = soupWith('', said);
+    const least = highOf(soupWith(plain), id);
+    const optional = dish.lines.some((l) => l.optional && l.foods.some((f) => f.food?.id === id));
+    return (isOpen(dish) || highOf(dish, id) >= least * 0.6) && optional ? [] : [said];
+  });
+  expect(wrong).toEqual([]);
+});
+test.each(['If you add a tablespoon of oil it is richer.', 'If it has a layer of oil pour it off.'])(
+  '"%s" puts none in',
+  (said) => expect(highOf(soupWith('', said), 'vegetable-oil')).toBe(0),
+);
+
+const WHO = ['Anyone not counting', 'Anyone who wants it', 'Whoever is not on the list', 'Those who can'];
+test.each(WHO)('"%s can have" it: it may be there', (who) => {
+  const dish = soupWith('', `${who} can have a spoonful of pine nuts.`);
+  expect(highOf(dish, 'pine-nut')).toBeGreaterThan(4);
+  expect(dish.lines.some((l) => l.optional)).toBe(true);
+});
+
+const NONE = ['zero', 'none', 'nil', 'nada', 'zilch', 'nothing'];
+test.each(NONE)('"Ghee - %s" is none', (none) => {
+  for (const said of [`Ghee - ${none}. Instead 1 tsp sesame seeds.`, `Ghee, ${none}.`])
+    expect(soupWith('', said).lines.flatMap((l) => l.foods.map((f) => f.food?.kind))).not.toContain('animal');
+});
+test.each(['Salt I leave out.', "Salt I leave out, the mustard's salty enough.", 'The salt we always skip.'])(
+  '"%s"',
+  (said) => expect(highOf(soupWith('', said), 'salt')).toBe(0),
+);
+test.each([
+  'Salt I leave out of mine.',
+  'Salt I leave to the end.',
+  'Salt: none for Bea.',
+  'Salt. None for Bea.',
+])('"%s" is there all the same', (said) => expect(highOf(soupWith('', said), 'salt')).toBeGreaterThan(0));
+
+/** Spoons, vessels and scales that are said in sentences, each with so many millilitres or grams (21 CFR 101.9(b)(5)(viii) for spoons and cups; gills, quarts and decilitres by their definition). */
+const SCALES = [
+  ['dessertspoon', 8, 12],
+  ['dl', 100, 100],
+  ['tablespoonful', 14.7, 15.1],
+  ['gill', 118, 143],
+  ['quart', 940, 1140],
+  ['decilitre', 100, 100],
+  ['katori', 120, 200],
+] as const;
+test.each(SCALES)('a %s is understood in a sentence, before its food and behind it', (scale, low, high) => {
+  for (const said of [
+    `Pour in a ${scale} of oat milk.`,
+    `Oat milk, 1 ${scale}.`,
+    `Add 1 ${scale} oat milk.`,
+  ]) {
+    const milk = soupWith('', said)
+      .lines.flatMap((l) => l.foods)
+      .filter((f) => f.food?.kind === 'plant-milk');
+    for (const f of milk) {
+      expect(f.grams?.low).toBeGreaterThanOrEqual(low * 0.95);
+      expect(f.grams?.high).toBeLessThanOrEqual(high * 1.05);
+    }
+    expect([said, milk.length]).toEqual([said, 1]);
+  }
+});
+test.each(['50 gms walnuts', '50 grammes of walnuts', '50 gm walnuts'])('%s', (amount) =>
+  expect(highOf(soupWith('', `Add ${amount}.`), 'walnut')).toBe(50),
+);
+
+test.each([
+  ['bread 4 slices, the seeded wholemeal one', 'bread-whole'],
+  ['rice 200 g, the brown one', 'rice-brown'],
+  ['rolls 2, the wholemeal ones', 'bun-whole'],
+])('"%s" is that one', (row, id) => {
+  const kinds = soupWith(row).lines.flatMap((l) => l.foods.map((f) => f.food?.kindClass));
+  expect([id, kinds]).toEqual([id, expect.not.arrayContaining(['refined'])]);
+});
+test.each(['mayo 2 tbsp (light) OR hummus', 'mayo - 2 tbsp, or hummus', '2 tbsp mayo OR hummus'])(
+  '"%s" may be either',
+  (row) => expect(highOf(soupWith(row), 'hummus')).toBeGreaterThan(25),
+);
