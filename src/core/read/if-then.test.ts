@@ -93,6 +93,44 @@ test.each([
   const kinds = soupWith(row).lines.flatMap((l) => l.foods.map((f) => f.food?.kindClass));
   expect([id, kinds]).toEqual([id, expect.not.arrayContaining(['refined'])]);
 });
+test.each([
+  'Somebody had brought crackers, so we had about five each with it.',
+  'We had about five crackers each with it.',
+  'We all had crackers with it.',
+  'There were crackers on the table and everyone had some.',
+])('"%s": they were eaten with it', (said) => {
+  const dish = soupWith('', said);
+  expect(dish.lines.flatMap((l) => l.foods.map((f) => f.food?.name ?? ''))).toContain(
+    'Crackers or crispbread',
+  );
+});
+test.each(['There were crackers but nobody had any.', 'As children we had crackers with it.'])(
+  '"%s"',
+  (said) =>
+    expect(soupWith('', said).lines.flatMap((l) => l.foods.map((f) => f.food?.name))).not.toContain(
+      'Crackers or crispbread',
+    ),
+);
+test.each([
+  ['toast – 1 slice each, rye', 'rye-bread', 100],
+  ['bread, 2 slices each, seeded', 'bread-whole', 224],
+  ['Bread, 4 slices. Rye.', 'rye-bread', 100],
+  ['(sometimes avo, a quarter each)', 'avocado', 115],
+  ['shallots 12 little ones peeled', 'shallot', 100],
+])('"%s"', (row, id, least) => {
+  const [found] = soupWith(row)
+    .lines.flatMap((l) => l.foods)
+    .filter((f) => f.food?.id === id);
+  expect(found?.grams?.low).toBeGreaterThanOrEqual(least);
+});
+test.each(['sugar: omit, the fruit is sweet', 'sugar - skip it; they are sweet enough'])(
+  '"%s" is none',
+  (row) => expect(highOf(soupWith(row), 'sugar')).toBe(0),
+);
+test.each(['280 g firm tofu, pressed or not', '2 carrots, peeled or not'])(
+  '"%s" may not be left out',
+  (row) => expect(soupWith(row).lines.some((l) => l.optional)).toBe(false),
+);
 test.each(['mayo 2 tbsp (light) OR hummus', 'mayo - 2 tbsp, or hummus', '2 tbsp mayo OR hummus'])(
   '"%s" may be either',
   (row) => expect(highOf(soupWith(row), 'hummus')).toBeGreaterThan(25),

@@ -67,7 +67,7 @@ const ANY_KIND = pattern(
 );
 /** "(or leave it out)", "(or none)". */
 const OR_NOT = pattern(
-  /\(?\b(?:or|can be|may be|could be|better)\s+(?:just )?(?:leave (?:it|them|this) (?:out|off)|left out|skip(?:ped)?(?: it| them)?|omit(?:ted)?(?: it)?|none(?: at all)?|nothing|without(?: it)?|not)\b\s*\)?/,
+  /\(?(?<![a-z]ed )\b(?:or|can be|may be|could be|better)\s+(?:just )?(?:leave (?:it|them|this) (?:out|off)|left out|skip(?:ped)?(?: it| them)?|omit(?:ted)?(?: it)?|none(?: at all)?|nothing|without(?: it)?|not)\b\s*\)?/,
 );
 
 /** What a cook says beside a line that she takes of it herself: a share, another amount, or another food. */

@@ -281,6 +281,12 @@ export const RUNGS: readonly Rung[] = [
   rung('Tin toms ½', '½ Tin toms', PACK_NAME_COUNT, '$3 $1 $2'),
   rung("2 tsp harissa (it has oil, 2 tsp isn't much)", '2 tsp harissa (it has oil)', NOT_MUCH, ''),
   rung('pinch of salt - no', 'no pinch of salt', REFUSED, 'no $1'),
+  rung(
+    'sugar: omit, the fruit is sweet',
+    'no sugar',
+    /^([a-z][a-z' -]{2,30}?)\s*[:–—-]\s*(?:skip|omit|leave out|drop)(?: it| this| these| them)?\s*[,;–—-]\s*(?!.*\b(?:use|add|instead|or|put|try|if|for|when|unless|but)\b)[^\d]*$/i,
+    'no $1',
+  ),
   rung('oil - I use none, dry fry it', 'no oil', USES_NONE, 'no $1'),
   // the others have theirs
   rung(

@@ -85,11 +85,13 @@ const FEWEST_GRAMS = 50;
 const WHICH_INSIDE =
   /^(.*?\b)(rice|basmati|pasta|spaghetti|noodles|couscous|bread|toast|rolls?|wraps?|tortillas?|pittas?|pitas?|flour)\b([^()]*)\((?:[a-z ]+, )?(brown|wholemeal|wholewheat|wholegrain)(?:, [a-z ]+)?\)/i;
 const WHICH_ONE =
-  /^((?:rice|basmati|pasta|spaghetti|noodles|couscous|bread|toast|rolls?|wraps?|flour|tortillas?|pittas?|pitas?|bulgur)\b.*?),\s*(brown|white|wholemeal|wholewheat|wholegrain)\s*$/i;
+  /^((?:rice|basmati|pasta|spaghetti|noodles|couscous|bread|toast|rolls?|wraps?|flour|tortillas?|pittas?|pitas?|bulgur)\b.*?)[,.]\s*(brown|white|wholemeal|wholewheat|wholegrain|rye|seeded|spelt|sourdough|granary)\.?\s*$/i;
 /** "bread 4 slices, the seeded wholemeal one", "rolls, the brown ones": the kind before the name. */
 const THE_ONE =
   /^([a-z][a-z' -]{2,24}?(?:\s*[-–—:,]?\s*(?:\d[\d./]*|[½¼¾]|an?|half an?|one|two|three|four) ?[a-z]*)?)\s*[-–—,(]+\s*(?:i (?:use|get|buy) )?the ([a-z-]+(?: [a-z-]+)?) (?:ones?|kind|sort|type|stuff|version)\)?(\s*(?:[,(].*)?)$/i;
 const OWN_AMOUNT = /\s*[-–—:,]?\s*(?:\d[\d./]*|[½¼¾]|\b(?:an?|half an?|one|two|three|four)\b) ?[a-z]*$/i;
+const KIND_LAST =
+  /^((?:about )?(?:\d|[½¼¾]|an?\b|one\b|two\b|half\b)[^,;()]*?)\b(toast|bread|rolls?|buns?|wraps?|pasta|noodles|rice|pittas?|crackers|bagels?)\b([^,;()]*),\s*(rye|seeded|spelt|sourdough|granary|wholemeal|wholewheat|wholegrain|brown|white)\.?\s*$/i;
 /** "chopped as small as you can be bothered": how fine, and no can. */
 const AS_FINE_AS =
   /(?<=[a-z])\s+as (?:finely|thinly|small|fine|thin|tiny|evenly|chunky|rough(?:ly)?|coarse(?:ly)?) as (?:possible|you|it|they|i|we|your)\b(?:(?: (?:can|will|could|like|dare|please|go|goes|get|gets|be|it|them))+(?: bothered)?)?/gi;
@@ -271,6 +273,16 @@ const TALK = ladder([
   // "carrots | grated": a table's stroke
   rewrite(/\s+\|\s+/g, ', '),
   rewrite(/^\s*(?:optional|opt\.?)\s*[:-]?\s*/i, 'optional '),
+  // "veg: 1 pepper": a shelf's name and one of it
+  rewrite(
+    /^\s*(?:veg|veggies|vegetables?|fruits?|herbs?|spices?|greens)\s*:\s+(?=(?:[\d½¼¾]|an?\b|half\b|one\b|two\b|three\b)[^,;]*$)/i,
+    '',
+  ),
+  // "shallots 12 little ones peeled"
+  rewrite(
+    /^([a-z][a-z' -]{2,24}?)[ ,:–-]+(\d{1,2}|one|two|three|four|five|six|eight|ten|twelve) ((?:nice |really |very )?(?:little|small|tiny|medium|big|large|fat|biggish|smallish)) (?:ones?)(?=\s*(?:$|[,(]|[a-z]))/i,
+    (all: string, name: string, n: string, size: string) => (namesFood(name) ? `${n} ${size} ${name},` : all),
+  ),
   rewrite(/\bs\s*(?:&|\+|n|and)\s*p\b/i, 'salt and pepper'),
   rewrite(
     AND_A_HALF,
@@ -510,11 +522,30 @@ const TALK = ladder([
   rewrite(BARE_UNIT, '1 '),
 ]);
 
+/** What stands around a line before its words are read: its bracket, and a kind behind all of it. */
+const AROUND = ladder([
+  // "(sometimes avo, a quarter each)"
+  rewrite(
+    /^\s*\(\s*((?:sometimes|occasionally|optional(?:ly)?|perhaps|maybe|or|plus|and|also|\+)[ :,]+(?:also )?)([^()]{3,60})\)[.!]?\s*$/i,
+    (_, how: string, said: string) => (/^(?:plus|and|also|\+)/i.test(how) ? said : `optional ${said}`),
+  ),
+  // "toast – 1 slice each, rye"
+  rewrite(
+    /^(toast|bread|rolls?|buns?|wraps?|pasta|noodles|rice|pittas?|crackers|bagels?)(\s*[-–—,:]\s*[^,;()]*)[,.]\s*(rye|seeded|spelt|sourdough|granary|wholemeal|wholewheat|wholegrain|brown|white)\.?\s*$/i,
+    (all: string, food: string, behind: string, kind: string) =>
+      namesFood(`${kind} ${food}`) ? `${kind} ${food}${behind}` : all,
+  ),
+  // "1 slice toast each, rye": which one, behind it all
+  rewrite(KIND_LAST, (all: string, before: string, food: string, behind: string, kind: string) =>
+    namesFood(`${kind} ${food}`) ? `${before}${kind} ${food}${behind}` : all,
+  ),
+]);
+
+const told = (line: string): string => AROUND(amongPlaces(amountNamedFirst(line) ?? line));
+
 /**
  * A line of ingredients as cooks say it, put into the words that lines are written in: hedges become "about", "a
  * tablespoon and a half" one amount; what a food stands in for is dropped. Names of foods stay as they are.
  */
-const told = (line: string): string => amongPlaces(amountNamedFirst(line) ?? line);
-
 export const plainTalk = (line: string): string =>
   TALK(ownWay(ofSeveral(partsOf(standsInFor(styled(told(tableRow(line) ?? line)))))));

@@ -21,7 +21,9 @@ function opensBygone({ tokens }: Sentence, from: number, to: number): boolean {
 }
 
 const THEN = new Set(
-  'when days book original originally ago youth childhood back then magazine recipe'.split(' '),
+  'when days book original originally ago youth childhood children child school back then magazine recipe'.split(
+    ' ',
+  ),
 );
 
 /** "when your father was alive it was peanut butter and a slug of oil", "in the book it was 100 g butter": of then. */
@@ -109,7 +111,36 @@ export function isEarlierGo({ tokens }: Sentence, c: ClauseSpan): boolean {
   return go && PAST.has(wordAt(tokens, k + 2));
 }
 
+const CAME = new Set(
+  'brought gave made baked left came was were sent produced supplied passed handed had'.split(' '),
+);
+const OF_IT = new Set('each some few one two three four five six half it them both apiece all'.split(' '));
+/** "Somebody had brought crackers, so we had five each": what came to the table and was eaten. */
+export function isSharedOut({ tokens, from, to: end }: Sentence, at: number, to: number): boolean {
+  if (!tokens.slice(from, at).some((t) => CAME.has(t.word))) return false;
+  for (let k = to; k < end - 1; k += 1) {
+    if (!WHO_ATE.has(wordAt(tokens, k)) || !['had', 'ate'].includes(wordAt(tokens, k + 1))) continue;
+    const behind = tokens.slice(k + 2, end).map((t) => t.word);
+    return (
+      behind.some((w) => OF_IT.has(w) || /^\d/.test(w)) && !behind.some((w) => w === 'no' || w === 'none')
+    );
+  }
+  return false;
+}
+
 const EATEN = new Set(['with', 'on', 'over', 'in', 'alongside']);
+
+const WHO_ATE = new Set(['we', 'all', 'everyone', 'everybody', 'each', 'they']);
+const BESIDE = new Set(['each', 'apiece', 'alongside', 'pp']);
+const PLACED = new Set(['with', 'on', 'over', 'beside', 'under']);
+/** "five crackers each", "bread with it": what was on the table, behind the verb. */
+const isEatenBeside = (words: readonly string[]): boolean =>
+  words.some(
+    (w, k) =>
+      BESIDE.has(w) ||
+      (PLACED.has(w) && ['it', 'them', 'this', 'top', 'ours'].includes(words[k + 1] ?? '')) ||
+      (w === 'on' && words[k + 1] === 'the' && words[k + 2] === 'side'),
+  );
 
 /** "we had it on toast, two slices each", "there were four of us": how this one was eaten, and no other time. */
 export function isHowWeAte({ tokens, to }: Sentence, at: number): boolean {
@@ -119,11 +150,15 @@ export function isHowWeAte({ tokens, to }: Sentence, at: number): boolean {
       (tokens[at + 2]?.kind === 'number' || numberOf(wordAt(tokens, at + 2)) !== null) &&
       ['of', 'people', 'at', 'for', ''].includes(wordAt(tokens, at + 3))
     );
-  const had = wordAt(tokens, at) === 'we' && wordAt(tokens, at + 1) === 'had';
+  let verb = at;
+  while (verb < at + 3 && WHO_ATE.has(wordAt(tokens, verb))) verb += 1;
+  const had = (verb > at || WHO_ATE.has(wordAt(tokens, at - 1))) && ['had', 'ate'].includes(wordAt(tokens, verb));
+  const itself =
+    ['it', 'this', 'them', 'that', 'ours'].includes(wordAt(tokens, verb + 1)) &&
+    EATEN.has(wordAt(tokens, verb + 2));
   return (
     had &&
-    ['it', 'this', 'them', 'that', 'ours'].includes(wordAt(tokens, at + 2)) &&
-    EATEN.has(wordAt(tokens, at + 3)) &&
+    (itself || isEatenBeside(tokens.slice(verb + 1, to).map((t) => t.word))) &&
     !tokens.slice(at, to).some((t) => NOW.has(t.word) || t.word === 'these') &&
     !tokens.slice(Math.max(0, at - 4), at).some((t) => THEN.has(t.word) || t.word === 'how')
   );

@@ -1,6 +1,6 @@
 import { rememberPart } from '@/core/memo';
 import type { ClauseSpan, Sentence } from './clauses';
-import { isBygone } from './bygone';
+import { isBygone, isSharedOut } from './bygone';
 import { othersWay } from './others';
 import { isRemark } from './remark';
 import { isLeftBySome, isReplaced } from './taken-back';
@@ -760,6 +760,7 @@ function isAllowed({ tokens, from: begins }: Sentence, c: ClauseSpan, from: numb
 
 function polarityNow(s: Sentence, c: ClauseSpan, from: number, to: number): Polarity {
   if (isAllowed(s, c, from)) return 'optional';
+  if (isSharedOut(s, from, to)) return scanned(s, c, from) ?? 'do';
   if (c.opener === 'if' && hasIt(s, c, from)) return 'optional';
   // "if you want it richer a spoon of coconut milk does it": what is wished for may be done
   if (c.opener === 'if' && (DOES_IT.has(s.tokens, to, c.to) >= 0 || isOnOccasion(s, c, from)))

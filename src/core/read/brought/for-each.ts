@@ -68,7 +68,7 @@ const EATERS =
 const PLATED = '(?:bowl|plate|portion|serving|helping|pot|glass)';
 /** "everyone gets", "I give each person", "a bowl has", "on each one goes": before an amount, of which each has so much. */
 const EVERYONES = new RegExp(
-  String.raw`\b${EATERS} (?:has|have|gets?|takes?|eats?|needs?|wants?|puts?|adds?)\b|\b(?:give|gives|allow|serve|hand|feed|offer) ${EATERS}\b|\b(?:one|an?|my|every|each) ${PLATED} (?:has|gets|takes|holds|needs)\b|\b(?:plates|bowls|portions) (?:get|have|take)\b|\ball (?:of )?(?:the )?(?:plates|bowls|portions) (?:with|get|have)\b|\bon (?:each|every) one\b|^(?:each|every|per|a) ${PLATED}\b`,
+  String.raw`\b${EATERS} (?:has|have|had|ate|gets?|takes?|eats?|needs?|wants?|puts?|adds?)\b|\b(?:give|gives|allow|serve|hand|feed|offer) ${EATERS}\b|\b(?:one|an?|my|every|each) ${PLATED} (?:has|gets|takes|holds|needs)\b|\b(?:plates|bowls|portions) (?:get|have|take)\b|\ball (?:of )?(?:the )?(?:plates|bowls|portions) (?:with|get|have)\b|\bon (?:each|every) one\b|^(?:each|every|per|a) ${PLATED}\b`,
 );
 
 const BOWLS_WITH =
