@@ -152,7 +152,8 @@ export function isHowWeAte({ tokens, to }: Sentence, at: number): boolean {
     );
   let verb = at;
   while (verb < at + 3 && WHO_ATE.has(wordAt(tokens, verb))) verb += 1;
-  const had = (verb > at || WHO_ATE.has(wordAt(tokens, at - 1))) && ['had', 'ate'].includes(wordAt(tokens, verb));
+  const had =
+    (verb > at || WHO_ATE.has(wordAt(tokens, at - 1))) && ['had', 'ate'].includes(wordAt(tokens, verb));
   const itself =
     ['it', 'this', 'them', 'that', 'ours'].includes(wordAt(tokens, verb + 1)) &&
     EATEN.has(wordAt(tokens, verb + 2));
