@@ -50,7 +50,7 @@ export function splitAlternatives(text: string): {
 /** "(or use 1 tsp dried)", "or sunflower seeds" after a comma. */
 export function noteAlternatives(notes: string): string[] {
   const found: string[] = [];
-  for (const piece of notes.split(/[,;]/)) {
+  for (const piece of notes.split(/[,;]|\s[-–—]\s/)) {
     const m =
       /^\s*(?:or|can sub(?:stitute)?|or use|or sub(?:stitute)?|(?:i|we) (?:often |usually |always )?used?)\s+(?:use\s+)?(.+)$/i.exec(
         piece,

@@ -522,12 +522,26 @@ const TALK = ladder([
   rewrite(BARE_UNIT, '1 '),
 ]);
 
+const OR_THE_KIND =
+  /^([^.;]{3,80}?)(\s*[,(–—-]?\s*\bor (?:else )?)((?:(?:about )?[\d½¼¾][\d./]* ?(?:g|ml|l|oz|tbsps?|tsps?|cups?|slices?|tins?|cans?) )?(?:of )?)the ([a-z]+(?:-[a-z]+)?(?: [a-z]+)?) (?:ones?|kind|sort|type|stuff|version)\b(.*)$/i;
 /** What stands around a line before its words are read: its bracket, and a kind behind all of it. */
 const AROUND = ladder([
   // "(sometimes avo, a quarter each)"
   rewrite(
     /^\s*\(\s*((?:sometimes|occasionally|optional(?:ly)?|perhaps|maybe|or|plus|and|also|\+)[ :,]+(?:also )?)([^()]{3,60})\)[.!]?\s*$/i,
     (_, how: string, said: string) => (/^(?:plus|and|also|\+)/i.test(how) ? said : `optional ${said}`),
+  ),
+  // "150 ml soya cream or the cashew one": of the same
+  rewrite(
+    OR_THE_KIND,
+    (all: string, first: string, or: string, amount: string, kind: string, rest: string) => {
+      const name = first
+        .split(/[,(–—]|\s-\s/)[0]
+        ?.trim()
+        .split(' ') as string[];
+      const noun = [1, 2].map((n) => name.slice(-n).join(' ')).find((words) => namesFood(`${kind} ${words}`));
+      return noun ? `${first}${or}${amount}${kind} ${noun}${rest}` : all;
+    },
   ),
   // "toast – 1 slice each, rye"
   rewrite(

@@ -16,6 +16,7 @@ const BROKEN: readonly (readonly [RegExp, string])[] = [
   [/,\s*[,.;]|\(\s*\)|:\s*\.|(?:^|[.!?]\s+|\n\s*)[:;,]|\b[\p{L} ]+:\s*$/gu, 'a mark without words'],
   [/\([^()]*\([^()]*\)[^()]*\)/g, 'brackets in brackets'],
   [/\bthe (?:\p{L}+ ){1,3}each\b/giu, 'no amount for each'],
+  [/(?:\bwith|w\/)\s+\p{L}+(?: \p{L}+)? each(?=[,.;]|\s+and\b)/giu, 'no amount for each'],
   [/\b(?:plain|hot|warm|cold|boiling|fresh|little) no\s+\p{L}+/giu, 'done with what is not there'],
   [/\b(?:drops?|spoons?|spoonfuls?|splash|glug) of an? \p{L}+/giu, 'an amount of an amount'],
   [

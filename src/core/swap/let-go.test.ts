@@ -20,6 +20,8 @@ describe('a sentence lets a food go by its shape', () => {
       'Add the tamari and cook 2 minutes.',
     ],
     ['Serve with rice, yoghurt and a bit of pickle.', 'pickle', 'Serve with rice and yoghurt.'],
+    ['Top with berries, 1 tbsp maple syrup each, and mint.', 'maple syrup', 'Top with berries, and mint.'],
+    ['Serve with rice and 2 tbsp yoghurt per person.', 'yoghurt', 'Serve with rice.'],
     ['Tahini, lemon, garlic: whisk.', 'tahini', 'Lemon, garlic: whisk.'],
     [
       'Finish with a squeeze of lime and the peanuts on top.',

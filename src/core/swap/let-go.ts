@@ -78,8 +78,16 @@ function leadFrom(s: Sentence, c: ClauseSpan, name: number): number {
 
 const DASHES = new Set(['—', '–', '-']);
 /** Behind a food: what is done to it alone, what stands in brackets or between dashes of it, and "to taste". */
-function behindOf(s: Sentence, c: ClauseSpan, end: number): number {
+function behindOf(s: Sentence, c: ClauseSpan, end: number, counted = false): number {
   let b = end;
+  // "1 tbsp maple syrup each": for whom goes with it
+  if (counted && ['each', 'apiece', 'pp'].includes(wordAt(s.tokens, b))) b += 1;
+  else if (
+    counted &&
+    ['per', 'a'].includes(wordAt(s.tokens, b)) &&
+    ['person', 'head', 'plate', 'bowl', 'serving'].includes(wordAt(s.tokens, b + 1))
+  )
+    b += 2;
   // "40 g cashews soaked - or …"
   const done = verbOf(wordAt(s.tokens, b))?.form === 'ed' && s.tokens[b + 1]?.kind === 'mark';
   if (done && b + 1 < s.to) b += 1;
@@ -256,7 +264,11 @@ export function letGo(text: string, start: number, end: number): string | null {
   while (name < c.to && (s.tokens[name]?.end ?? 0) <= start) name += 1;
   let to = name;
   while (to < s.to && (s.tokens[to]?.start ?? Infinity) < end) to += 1;
-  const spot: Spot = { text, s, c, a: leadFrom(s, c, name), b: behindOf(s, c, to) };
+  const lead = leadFrom(s, c, name);
+  const counted = s.tokens
+    .slice(lead, name)
+    .some((t) => t.kind === 'number' || ['a', 'an', 'one', 'two', 'half'].includes(t.word));
+  const spot: Spot = { text, s, c, a: lead, b: behindOf(s, c, to, counted) };
   const { a, b } = spot;
   const before = wordAt(s.tokens, a - 1);
   if (EXCEPT.has(before) && a - 1 > c.from) return cut(text, s, a - 1, b);

@@ -131,7 +131,7 @@ export function roleOf(read: ReadRecipe, line: ReadLine): DishRole {
       if (found && (!p.row.every || clauses.every((c) => p.steps?.test(c))))
         return as(p, `“${found.trim()}” in the method`);
     }
-  for (const p of apart ? [] : single) {
+  for (const p of apart ? single.filter((x) => x.row.apart) : single) {
     const found = p.title?.exec(read.recipe.title)?.[0];
     if (found) return as(p, `“${found}” in the title`);
   }

@@ -131,6 +131,8 @@ export const RoleRow = z
     every: z.boolean().optional(),
     /** True where all that the role asks for must be so at once; it then goes before all other evidence. */
     both: z.boolean().optional(),
+    /** True where the title tells it of what goes on top as well, and not only of what is mixed in. */
+    apart: z.boolean().optional(),
   })
   .strict();
 export type RoleRow = z.infer<typeof RoleRow>;

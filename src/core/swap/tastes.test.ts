@@ -114,4 +114,20 @@ describe('roles by what the method says', () => {
   ])('%s: %s', (line, method, title, more, expected) =>
     expect(role(line, method, title, more)).toBe(expected),
   );
+  test.each([
+    ['1 tbsp maple syrup each', 'sweet-bowl'],
+    ['1 tbsp almond butter to share', 'sweet-richness'],
+    ['20 g walnuts', 'sweet-topping'],
+  ])('%s on top of pancakes sweetens a plate and no batter', (topping, expected) => {
+    const r = readRecipe(
+      parseRecipe(
+        `Pancakes\nServes 2\n\n150 g flour\n2 tsp baking powder\n\nCook. Top with berries and ${topping}.`,
+      ),
+      settings,
+    );
+    const line = r.lines.find(
+      (l) => l.origin === 'method' && topping.includes(l.foods[0]?.text.split(' ').at(-1) ?? '-'),
+    );
+    expect(line && roleOf(r, line).id).toBe(expected);
+  });
 });
