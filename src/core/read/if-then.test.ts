@@ -131,6 +131,44 @@ test.each(['280 g firm tofu, pressed or not', '2 carrots, peeled or not'])(
   '"%s" may not be left out',
   (row) => expect(soupWith(row).lines.some((l) => l.optional)).toBe(false),
 );
+test.each([
+  ['Eat with pitta (1 each, wholemeal).', 'white'],
+  ['Serve with bread (2 slices each, wholemeal).', 'white'],
+  ['Bread with it: wholemeal, one slice each.', 'white'],
+])('"%s" is the wholemeal one', (said) => {
+  const names = soupWith('', said).lines.flatMap((l) => l.foods.map((f) => f.food?.name.toLowerCase() ?? ''));
+  expect(names.some((n) => n.includes('wholemeal'))).toBe(true);
+  expect(names.some((n) => n.includes('white'))).toBe(false);
+});
+test.each(['It would be 100 g marg otherwise.', 'Otherwise it would be 100 g marg.'])(
+  '"%s" is not so',
+  (said) => expect(soupWith('', said).lines).toHaveLength(soupWith('', '').lines.length),
+);
+test.each([
+  ['sourdough: 2 thick slices pp @ 55g', 440],
+  ['4 wholemeal buns @ 60 g', 240],
+  ['about half way: 300 g frozen peas', 300],
+])('"%s" weighs %d g', (row, grams) => expect(soupWith(row).lines[1]?.foods[0]?.grams?.high).toBe(grams));
+test.each([
+  ['150 ml soya cream or the cashew one', 'cream', 'cashew'],
+  ['150 ml soya cream – single – or 150 ml of the cashew one', 'cream', 'cashew'],
+  ['2 tbsp peanut butter or the almond one', 'butter', 'almond'],
+  ['200 g white rice or the brown kind', 'rice', 'brown'],
+])('"%s" may be the other kind', (row, noun, kind) => {
+  const names = soupWith(row).lines.flatMap((l) =>
+    l.alternatives.map((f) => f.food?.name.toLowerCase() ?? ''),
+  );
+  expect(names.some((n) => n.includes(noun) && n.includes(kind))).toBe(true);
+});
+test.each([
+  ['1/2 cebolla', 'onion'],
+  ['3 dientes de ajo', 'garlic'],
+  ['sal - 1 cdta al final', 'salt'],
+  ['2 cdas aceite de oliva', 'olive-oil'],
+  ['1 taza arroz', 'rice-white'],
+])('%s', (row, id) =>
+  expect(soupWith(row).lines.flatMap((l) => l.foods.map((f) => f.food?.id))).toContain(id),
+);
 test.each(['mayo 2 tbsp (light) OR hummus', 'mayo - 2 tbsp, or hummus', '2 tbsp mayo OR hummus'])(
   '"%s" may be either',
   (row) => expect(highOf(soupWith(row), 'hummus')).toBeGreaterThan(25),

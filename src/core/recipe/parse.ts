@@ -126,6 +126,9 @@ const OF_WHAT_IS_ABOVE = pattern(
 const WHEN = pattern(
   /^(?:(?:week|wk|day|rota|menu|page|card|no|nr|recipe|w\/c|(?:mon|tue|wed|thu|fri|sat|sun)[a-z]*|jan[a-z]*|feb[a-z]*|mar(?:ch)?|apr(?:il)?|may|june?|july?|aug[a-z]*|sept?[a-z]*|oct[a-z]*|nov[a-z]*|dec[a-z]*|lunch|dinner|supper)\b\.?[\s\d:#,/.–—-]*|\d{1,2}(?:st|nd|rd|th)?[\s./–-]+){2,}(?:\([^()]*\))?\s*$/i,
 );
+const FOR_US = pattern(
+  /\bfor (?:the |all )?(?:\d{1,2}|two|three|four|five|six|seven|eight) (?:of us|people)\b/i,
+);
 const GREETING = pattern(
   /^(?:hi|hello|hey|dear|morning|evening)\b(?:[^.\d]{2,50}[:,]| [a-z]+(?: [a-z]+)?!?)$/i,
 );
@@ -725,6 +728,8 @@ class Parser {
       this.takeServings(readServings(raw.text.slice(0, 80)));
     } else if (this.state !== 'method' || !heading.rest) {
       this.section = this.withEach(sectionName(heading.text));
+      // "In one pot for the four of us:"
+      if (this.servings === null && FOR_US.test(heading.text)) this.servings = told(heading.text);
       // "per person: 60 g gram flour" before anything else: the list is one plate's
       // "For 6:" above a list; "For one bowl:" where it is known how many there are
       if (

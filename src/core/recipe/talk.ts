@@ -1,5 +1,6 @@
 import { foodOfName, namesFood } from '@/core/food/find';
-import { numberOf } from '@/core/measure/quantity';
+import { numberOf, readQuantity } from '@/core/measure/quantity';
+import { clean } from './clean';
 import { tokens } from '@/core/food/tokens';
 import { PREPARATION } from './alternatives';
 import { amountNamedFirst } from './named-first';
@@ -224,17 +225,19 @@ const FAT_CLOVES =
   /((?:\d|an?|one|two|three|four|five|six)\s+(?:fat|big|large|plump|juicy|good|small|medium)(?:-sized)? cloves?)(?=\s*(?:$|[,.;(]))(?!.*garlic)/i;
 const PACK = 'bag|packet|pack|jar|tub|pot|tin|can|carton|block|box|bottle|tube|bar';
 /** "1/2 a bag peas (bag is 600)", "half a jar pesto (190 g jar)": what the whole of it holds. */
+const PART = String.raw`(?:about )?(?:half|quarter|a quarter|third|a third|two thirds|three quarters|[½¼¾⅓⅔]|\d\/\d)(?: of)?`;
+const WHOLE_PACK = String.raw`\((?:(?:the|an?|my|it'?s|whole|full|each|from) )*(?:(?:${PACK}) (?:is|was|says|holds|weighs|=) (?:about )?(\d{2,4}) ?(g|ml)?|(\d{2,4}) ?(g|ml) (?:${PACK}))\)`;
 const PART_OF_PACK = new RegExp(
-  String.raw`^(\s*(?:about )?(?:half|quarter|a quarter|third|a third|two thirds|three quarters|[½¼¾⅓⅔]|\d\/\d)(?: of)?) (?:an?|the) (${PACK})\b(?: of)? ([^()]*?)\s*\((?:(?:the|an?|my|it'?s|whole|full|each|from) )*(?:(?:${PACK}) (?:is|was|says|holds|weighs|=) (?:about )?(\d{2,4}) ?(g|ml)?|(\d{2,4}) ?(g|ml) (?:${PACK}))\)`,
+  String.raw`^(\s*${PART}) (?:an?|the) (${PACK})\b(?: of)? ([^()]*?)\s*${WHOLE_PACK}`,
+  'i',
+);
+/** "frozen veg, half a bag (bag is 600)". */
+const PART_BEHIND = new RegExp(
+  String.raw`^\s*([a-z][a-z' -]{2,30}?)\s*[,:–—-]+\s*(${PART}) (?:an?|the) (${PACK})\s*${WHOLE_PACK}`,
   'i',
 );
 const TALK = ladder([
   rewrite(/^(\s*)(?:1\/2|½) (?:of )?an? /i, '$1half a '),
-  rewrite(
-    PART_OF_PACK,
-    (_, part: string, pack: string, food: string, n?: string, unit?: string, m?: string, of?: string) =>
-      `${part} a ${n ?? m} ${unit ?? of ?? 'g'} ${pack} of ${food}`,
-  ),
   // "mushrooms, cooked down till dry": how far
   rewrite(
     /\s+(?:un)?till? (?:(?:it'?s|they'?re|just|very|quite|really|completely|nice and) )*[a-z]+(?=\s*(?:$|[,;.)]))/gi,
@@ -273,6 +276,11 @@ const TALK = ladder([
   // "carrots | grated": a table's stroke
   rewrite(/\s+\|\s+/g, ', '),
   rewrite(/^\s*(?:optional|opt\.?)\s*[:-]?\s*/i, 'optional '),
+  // "about half way: 300 g peas": when it goes in
+  rewrite(
+    /^\s*(?:about |roughly )?(?:half ?-?way(?: through)?|(?:at|near|towards) the (?:very )?end|at the start|to start|to begin|to finish|then|next|last(?:ly)?|later|meanwhile|after (?:about )?\d+ ?(?:mins?|minutes))\s*[:–—,-]\s*(?=\d|[½¼¾]|an?\b|half\b|one\b|two\b|three\b)/i,
+    '',
+  ),
   // "veg: 1 pepper": a shelf's name and one of it
   rewrite(
     /^\s*(?:veg|veggies|vegetables?|fruits?|herbs?|spices?|greens)\s*:\s+(?=(?:[\d½¼¾]|an?\b|half\b|one\b|two\b|three\b)[^,;]*$)/i,
@@ -524,8 +532,47 @@ const TALK = ladder([
 
 const OR_THE_KIND =
   /^([^.;]{3,80}?)(\s*[,(–—-]?\s*\bor (?:else )?)((?:(?:about )?[\d½¼¾][\d./]* ?(?:g|ml|l|oz|tbsps?|tsps?|cups?|slices?|tins?|cans?) )?(?:of )?)the ([a-z]+(?:-[a-z]+)?(?: [a-z]+)?) (?:ones?|kind|sort|type|stuff|version)\b(.*)$/i;
+const SHARES: Readonly<Record<string, number>> = {
+  half: 1 / 2,
+  quarter: 1 / 4,
+  third: 1 / 3,
+  'two thirds': 2 / 3,
+  'three quarters': 3 / 4,
+};
+/** A part of a pack by what the whole of it holds; of a tin it is said as such, as its liquid is not eaten. */
+function partOf(part: string, pack: string, food: string, holds: string, unit: string): string {
+  const said = part
+    .toLowerCase()
+    .replace(/^\s*(?:about )?(?:a (?=quarter|third))?/, '')
+    .replace(/ of$/, '')
+    .trim();
+  const share = SHARES[said] ?? readQuantity(clean(said), 0)?.best;
+  return /tin|can|jar/i.test(pack) || share === undefined
+    ? `${part} a ${holds} ${unit} ${pack} of ${food}`
+    : `${Math.round(Number(holds) * share)} ${unit} ${food}`;
+}
+/** "quarter of block". */
+const PART_OF_A = new RegExp(String.raw`\b(half|quarter|third) of (?=(?:${PACK})\b)`, 'i');
 /** What stands around a line before its words are read: its bracket, and a kind behind all of it. */
 const AROUND = ladder([
+  rewrite(PART_OF_A, '$1 of a '),
+  rewrite(/([,:–—-]\s*)(?:1\/2|½) (?:of )?an? /i, '$1half a '),
+  rewrite(
+    PART_OF_PACK,
+    (_, part: string, pack: string, food: string, n?: string, unit?: string, m?: string, of?: string) =>
+      partOf(part, pack, food, n ?? m ?? '', unit ?? of ?? 'g'),
+  ),
+  rewrite(
+    PART_BEHIND,
+    (_, food: string, part: string, pack: string, n?: string, unit?: string, m?: string, of?: string) =>
+      partOf(part, pack, food, n ?? m ?? '', unit ?? of ?? 'g'),
+  ),
+  // "2 thick slices pp @ 55g", "4 buns @ 60 g": what one of them weighs
+  rewrite(
+    /(\s+(?:each|pp|apiece|per (?:person|head)))?\s*@ ?(\d{1,3}) ?(g|oz|ml)(?: each| a (?:slice|piece))?(?=\s*(?:$|[,;)]))/i,
+    (_, heads: string | undefined, weight: string, unit: string) =>
+      heads ? ` each, ${weight} ${unit} each` : ` (${weight} ${unit} each)`,
+  ),
   // "(sometimes avo, a quarter each)"
   rewrite(
     /^\s*\(\s*((?:sometimes|occasionally|optional(?:ly)?|perhaps|maybe|or|plus|and|also|\+)[ :,]+(?:also )?)([^()]{3,60})\)[.!]?\s*$/i,

@@ -54,6 +54,14 @@ const isOnceUponATime = rememberPart((_: unknown, s: Sentence): boolean => {
       (w === 'in' && words[k + 1] === 'those' && words[k + 2] === 'days'),
   );
 });
+/** "It would be 100 g marg otherwise": and is not. */
+const wouldBe = rememberPart((_: unknown, s: Sentence): boolean => {
+  const words = s.tokens.slice(s.from, s.to).map((t) => t.word);
+  return (
+    words.includes('otherwise') &&
+    words.some((w, k) => (w === 'would' || /['’]d$/.test(w)) && ['be', 'have', 'need', 'take'].includes(words[k + 1] ?? ''))
+  );
+});
 /** True where the same sentence says how it is now before a place. */
 const saysNowBefore = (s: Sentence, from: number): boolean =>
   s.tokens.slice(s.from, from).some((t) => NOW.has(t.word) || t.word === 'these');
@@ -63,6 +71,7 @@ export function isBygone(s: Sentence, from: number): boolean {
   const anew = anewFrom(s, from);
   const before = s.tokens.slice(anew, from);
   if (isOnceUponATime(null, s)) return !saysNowBefore(s, from);
+  if (wouldBe(null, s)) return true;
   return (
     opensBygone(s, anew, from) ||
     wasThen(s, anew, from) ||

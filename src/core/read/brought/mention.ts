@@ -107,7 +107,7 @@ const betweenSome = (s: Sentence, at: number): string =>
 /** ", short grain brown, 300 g": which one, and how much of it, behind its name. */
 /** Words behind a food, and how many of it everybody has: " with it: wholemeal, one each". */
 const COUNT_EACH =
-  /^((?:\s+[a-z]+){0,5})\s*[,:(–—-]+\s*(?:(wholemeal|wholewheat|wholegrain|brown|white|rye|seeded|small|large|big|plain),?\s+)?(an?|one|two|three|four|half|\d|½)(?: of (?:one|them))? (?:each|apiece|per (?:person|head))\b/i;
+  /^((?:\s+[a-z]+){0,5})\s*[,:(–—-]+\s*(?:(wholemeal|wholewheat|wholegrain|brown|white|rye|seeded|small|large|big|plain),?\s+)?(an?|one|two|three|four|half|\d|½)((?: of (?:one|them))?|(?: (?:thick |thin |big |small )?(?:slices?|pieces?))?) (?:each|apiece|per (?:person|head))\b(?:\s*,\s*(wholemeal|wholewheat|wholegrain|brown|white|rye|seeded|granary)\b)?/i;
 const KIND_THEN_AMOUNT =
   /^\s*(?:[,:]|is\b|are\b)\s*([a-z]+(?:[ -][a-z]+){0,2})\s*,\s*((?:about |around )?\d[\d.]* ?(?:g|kg|oz|lbs?|cups?|ml)(?: (?:dry |raw |cooked |uncooked )?(?:each|a head|per (?:person|head)|pp))?)\b/i;
 
@@ -365,11 +365,12 @@ function mentionNow(
       if (again.missing === null) read = again;
     }
     // "a roll with it: wholemeal, one each"
-    const [, between = '', which = '', count] = COUNT_EACH.exec(behind) ?? [];
+    const [, between = '', which = '', count, unit = '', kindOf = ''] = COUNT_EACH.exec(behind) ?? [];
     const passed = between.split(/\s+/).filter(Boolean).length;
     const another = s.named.slice(to - s.from, to + passed - s.from).some((n) => n?.kind === 'food');
     if (count && !another) {
-      const again = line(`${count} ${which} ${textOf(source, s, from, to)} each${serves}`);
+      const of = /slice|piece/.test(unit) ? `${unit.trim()} ` : '';
+      const again = line(`${count} ${of}${which || kindOf} ${textOf(source, s, from, to)} each${serves}`);
       if (again.missing === null) read = again;
     }
     // "rice, short grain brown, 300 g"
