@@ -38,6 +38,7 @@ import { strayAmounts } from './stray';
 import { take } from './take';
 import { unknowns } from './unknowns';
 import { unnamed } from './unnamed';
+import { vague } from './vague';
 
 /** Characters of an ingredient line beyond which its end is not looked at again. */
 const MOST_TAIL = 300;
@@ -314,6 +315,7 @@ export function broughtBy(
     if (isFigures(sentence) || sentence.clauses.some((c) => back.has(c))) return;
     orphanAmounts(scan, source, sentence, previous?.source === source ? previous.sentence : undefined);
     unnamed(scan, source, sentence);
+    vague(scan, source, sentence);
   });
   sentences.forEach(({ source, sentence }, i) => {
     if (isFigures(sentence)) return;

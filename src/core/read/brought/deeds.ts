@@ -15,6 +15,7 @@ import { type Polarity, isOptional, polarityOf, verbNegated } from '@/core/step/
 import { type Token } from '@/core/step/tokens';
 import { FATS, OTHER_MEDIUM, TASTING } from './kinds';
 import { sprayed } from './take';
+import { dressed } from './vague';
 import { type Scan, type Source, foodsOf, lineOf, textOf, usual } from './scan';
 
 const HEATS = new Set(['heat', 'warm', 'bring', 'pour']);
@@ -146,6 +147,10 @@ export function deeds(scan: Scan, source: Source, s: Sentence, c: ClauseSpan): v
             'optional',
           ),
         );
+      continue;
+    }
+    if (hit?.verb.id === 'dress' && !source.tail && (i === c.verbAt || hit.form === 'ed')) {
+      dressed(scan, source, s, c, i);
       continue;
     }
     if (!hit || (!hit.verb.fat && !hit.verb.food)) continue;

@@ -209,7 +209,7 @@ export function take(
   // "makes 24 cookies", "Yield: 24 cookies" say what it is, not what goes in
   const before = s.tokens.slice(c.from, m.from);
   // "serves 4 with 2 rotis each": what is eaten with it
-  const beside = before.some((t) => ['with', 'without', 'over'].includes(t.word));
+  const beside = before.some((t) => ['with', 'without', 'over', 'on', 'alongside'].includes(t.word));
   const yields = !beside && [...s.label, ...before].some((t) => YIELDS.has(t.word));
   if (m.stated && yields && c.verb?.form !== 'base') return;
   if (FATS.has(m.food.kind)) scan.fat = true;
