@@ -59,7 +59,10 @@ const wouldBe = rememberPart((_: unknown, s: Sentence): boolean => {
   const words = s.tokens.slice(s.from, s.to).map((t) => t.word);
   return (
     words.includes('otherwise') &&
-    words.some((w, k) => (w === 'would' || /['’]d$/.test(w)) && ['be', 'have', 'need', 'take'].includes(words[k + 1] ?? ''))
+    words.some(
+      (w, k) =>
+        (w === 'would' || /['’]d$/.test(w)) && ['be', 'have', 'need', 'take'].includes(words[k + 1] ?? ''),
+    )
   );
 });
 /** True where the same sentence says how it is now before a place. */
